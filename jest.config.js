@@ -1,0 +1,21 @@
+/** The core runs in plain Node, as it does on the command line; what is drawn runs in a DOM. */
+const shared = {
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
+};
+
+module.exports = {
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      preset: 'jest-expo/node',
+      testMatch: ['<rootDir>/src/{core,data,planning}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'interface',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/src/{ui,features}/**/*.test.{ts,tsx}'],
+    },
+  ],
+};

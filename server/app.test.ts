@@ -1,0 +1,51 @@
+import { once } from 'node:events';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { app } from './app';
+
+let server: Server;
+let address = '';
+
+beforeAll(async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'billet-'));
+  writeFileSync(path.join(folder, 'index.html'), '<title>Billet</title>'.repeat(200));
+  writeFileSync(path.join(folder, `entry-${'0123456789abcdef'.repeat(2)}.js`), '1');
+  server = app(folder).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+});
+afterAll(() => server.close());
+
+const get = (place: string) => fetch(address + place);
+
+test('health', async () => {
+  const response = await get('/api/health');
+  expect(await response.json()).toEqual({ status: 'ok' });
+});
+
+test('every place of the app is the page, asked for again each time and compressed', async () => {
+  for (const place of ['/', '/settings', '/project/abc/parts']) {
+    const response = await get(place);
+    expect(response.status).toBe(200);
+    expect(await response.text()).toContain('Billet');
+    expect(response.headers.get('cache-control')).toBe('no-cache');
+    expect(response.headers.get('content-encoding')).toMatch(/gzip|br|deflate/);
+  }
+});
+
+test('hashed files are kept for a year; what is not there is not found', async () => {
+  const file = await get(`/entry-${'0123456789abcdef'.repeat(2)}.js`);
+  expect(file.headers.get('cache-control')).toMatch(/max-age=31536000, immutable/);
+  expect((await get('/missing.js')).status).toBe(404);
+  expect((await get('/api/missing')).status).toBe(404);
+});
+
+test('the policy lets the worker and WebAssembly run, and nothing from elsewhere', async () => {
+  const policy = (await get('/')).headers.get('content-security-policy') ?? '';
+  expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'");
+  expect(policy).toContain("worker-src 'self'");
+  expect(policy).not.toMatch(/https?:|unsafe-eval'.*unsafe-eval/);
+});

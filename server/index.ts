@@ -1,0 +1,27 @@
+import path from 'node:path';
+import { app } from './app';
+
+const DEFAULT_PORT = 4180;
+const folder = path.resolve(process.argv[2] ?? 'dist');
+const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
+
+if (!Number.isInteger(port) || port < 1 || port > 65535) {
+  console.error(`PORT is "${process.env['PORT']}", which is not a port; set it to a number from 1 to 65535.`);
+  process.exit(1);
+}
+
+const server = app(folder).listen(port, '127.0.0.1');
+server.on('listening', () => console.log(`Billet is at http://localhost:${port}`));
+server.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EADDRINUSE')
+    console.error(
+      `Port ${port} is taken by another program. End that one, or start Billet on another port: PORT=${port + 1} bin/start`,
+    );
+  else console.error(`Billet could not start: ${error.message}`);
+  process.exit(1);
+});
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => {
+    server.close();
+    process.exit(0);
+  });

@@ -1,0 +1,1 @@
+export { ProjectsPlace as default } from '@/features/projects/ProjectsPlace';

@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router';
+import { BuyPlace } from '@/features/buy/BuyPlace';
+
+export default function BuyRoute() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <BuyPlace id={id} />;
+}

@@ -1,0 +1,49 @@
+import { toMicros, toMinor, type Micros, type Minor } from '../measure';
+import type { Layout, Plan, Point } from '../plan';
+import type { Project } from '../project';
+import { nameKey } from '../wood';
+import { resolve } from '../project';
+
+/**
+ * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from (by
+ * length, by area), its share of a pack, without trips and what is left over. Parts that the plan lacks are absent.
+ */
+export const inThePiece = (project: Project, plan: Plan): Record<string, Minor> => {
+  const micros: Record<string, Micros> = {};
+  const add = (partId: string, share: Micros) => (micros[partId] = (micros[partId] ?? 0) + share);
+  for (const layout of plan.layouts)
+    for (const { partId, outline } of layout.pieces)
+      add(partId, layout.count * layout.value * share(layout, outline));
+  for (const part of resolve(project).parts) {
+    if (part.kind !== 'hardware') continue;
+    const price = hardwarePrice(plan, project, part.item);
+    if (price !== null) add(part.id, part.count * price);
+  }
+  return Object.fromEntries(
+    Object.entries(micros).map(([id, sum]) => [id, toMinor(Math.round(sum), plan.currency)]),
+  );
+};
+
+const share = (layout: Layout, outline: Point[]): number =>
+  layout.kind === 'board'
+    ? extent(outline.map(([x]) => x)) / layout.length
+    : (extent(outline.map(([x]) => x)) * extent(outline.map(([, y]) => y))) / (layout.length * layout.width);
+
+const extent = (values: number[]): number => Math.max(...values) - Math.min(...values);
+
+/** What one piece of an item costs, from what is to buy and what was bought; null when it is neither. */
+const hardwarePrice = (plan: Plan, project: Project, item: string): Micros | null => {
+  let pieces = 0;
+  let sum = 0;
+  for (const buy of plan.buys)
+    if (buy.kind === 'hardware' && nameKey(buy.item) === nameKey(item)) {
+      pieces += buy.qty * buy.pack;
+      sum += toMicros(buy.paid, plan.currency);
+    }
+  for (const line of project.purchases.flatMap(({ lines }) => lines))
+    if (line.item.kind === 'hardware' && nameKey(line.item.name) === nameKey(item)) {
+      pieces += line.quantity * line.pack;
+      sum += toMicros(line.price + line.tax, plan.currency);
+    }
+  return pieces > 0 ? sum / pieces : null;
+};

@@ -1,0 +1,3 @@
+export * from './money';
+export * from './inThePiece';
+export * from './purchase';

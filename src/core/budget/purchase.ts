@@ -1,0 +1,22 @@
+import { toMicros, toMinor, type Minor } from '../measure';
+import type { Category, Item, PlanSettings, PurchaseLine, Store } from '../project';
+
+const CATEGORIES: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };
+
+/**
+ * A purchase line from what was paid in all at the till: the part of it that is tax, by the rate that holds at
+ * the store, is told apart.
+ */
+export const purchaseLine = (
+  item: Item,
+  pack: number,
+  quantity: number,
+  paid: Minor,
+  store: Pick<Store, 'taxFree'>,
+  settings: PlanSettings,
+  currency: string,
+): PurchaseLine => {
+  const rate = settings.taxIncluded || store.taxFree ? 0 : settings.tax;
+  const price = toMinor(Math.round(toMicros(paid, currency) / (1 + rate)), currency);
+  return { item, pack, quantity, price, tax: paid - price, category: CATEGORIES[item.kind] };
+};

@@ -1,0 +1,152 @@
+import { parseCount, parseLength, writeLength, type LengthUnit } from '../measure';
+import { parseEnds, parseMaterials, parseSection, parseThickness, thicknessName, writeEnds } from '../wood';
+import {
+  chosenOption,
+  emptyGroup,
+  emptyPart,
+  type Group,
+  type Measure,
+  type Part,
+  type Project,
+} from '../project';
+import type { Problem, Result } from '../result';
+import { fileProblem, readTable, unknownCells, writeTable, type TableRow } from './table';
+
+const COLUMNS = [
+  'part',
+  'kind',
+  'qty',
+  'section',
+  'length',
+  'width',
+  'material',
+  'ends',
+  'grain',
+  'short_ok',
+  'item',
+  'group',
+] as const;
+
+/** Reads parts.csv (formats.md). Bare numbers take `unit`. All faults at once; ids come from `newId`. */
+export const readParts = (
+  text: string,
+  file: string,
+  unit: LengthUnit,
+  newId: () => string,
+): Result<Group[]> => {
+  const table = readTable(text, file, COLUMNS, ['part', 'qty']);
+  if (!table.ok) return table;
+  const groups = new Map<string, Group>();
+  const problems: Problem[] = [];
+  for (const row of table.value.rows) {
+    const name = row.cells['group'] || 'main';
+    const group = groups.get(name) ?? emptyGroup(newId(), newId(), name);
+    groups.set(name, group);
+    const parts = group.options[0]?.parts ?? [];
+    const { part, faults } = readPart(row, file, unit, newId());
+    if (part.name !== '' && parts.some((other) => other.name === part.name))
+      faults.push(
+        fileProblem(
+          file,
+          row.line,
+          'part',
+          `"${part.name}" is in the group ${name} already; give it another name`,
+        ),
+      );
+    problems.push(...faults);
+    parts.push(part);
+  }
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: [...groups.values()] };
+};
+
+const readPart = (
+  { line, cells }: TableRow,
+  file: string,
+  unit: LengthUnit,
+  id: string,
+): { part: Part; faults: Problem[] } => {
+  const faults: Problem[] = [];
+  const cell = (column: string) => cells[column] ?? '';
+  const fault = (column: string, sentence: string) => faults.push(fileProblem(file, line, column, sentence));
+  const read = <T>(column: string, result: Result<T>): T | null => {
+    if (result.ok) return result.value;
+    result.problems.forEach(({ sentence }) => fault(column, sentence));
+    return null;
+  };
+  const length = (column: string): Measure | null => {
+    const ticks = read(column, parseLength(cell(column), unit));
+    if (ticks === 0 && column !== 'short_ok')
+      fault(column, `"${cell(column)}" is no length to cut; it must be more than nothing`);
+    return ticks === null ? null : { text: cell(column), ticks };
+  };
+  const oneOf = <T extends string>(column: string, choices: readonly T[], otherwise: T): T => {
+    const value = cell(column).toLowerCase();
+    if (value === '') return otherwise;
+    const choice = choices.find((candidate) => candidate === value);
+    if (!choice) fault(column, `"${cell(column)}" is not known; write ${choices.join(' or ')}`);
+    return choice ?? otherwise;
+  };
+  const part = emptyPart(id);
+  part.name = cell('part');
+  if (part.name === '') fault('part', 'the name is missing; call the part something');
+  part.kind = oneOf('kind', ['board', 'sheet', 'hardware'], 'board');
+  if (cell('qty') === '') fault('qty', 'the quantity is missing; write a whole number, 1 or more');
+  else part.quantity = read('qty', parseCount(cell('qty'))) ?? 1;
+  part.materials = parseMaterials(cell('material'));
+  part.item = cell('item');
+  if (part.kind !== 'hardware') {
+    if (cell('section') === '')
+      fault(
+        'section',
+        part.kind === 'board'
+          ? 'the section is missing; write one such as 2x4 or 30x90mm'
+          : 'the thickness is missing; write one such as 3/4in or 18mm',
+      );
+    else if (part.kind === 'board') part.section = read('section', parseSection(cell('section')))?.name ?? '';
+    else part.section = thicknessName(read('section', parseThickness(cell('section'))) ?? 0);
+    part.length = length('length');
+    if (cell('short_ok') !== '') part.shortOk = length('short_ok');
+  }
+  if (part.kind === 'sheet') part.width = length('width');
+  part.grain = oneOf('grain', ['any', 'length'], 'any');
+  const ends = read('ends', parseEnds(cell('ends')));
+  if (ends && ends.shape !== 'square' && part.kind !== 'board')
+    fault('ends', 'only boards have slanted ends; leave it blank');
+  part.ends = ends ? writeEnds(ends) : 'square';
+  const extra = unknownCells(cells, COLUMNS);
+  return { part: extra ? { ...part, extra } : part, faults };
+};
+
+/** Writes the parts of the chosen options as parts.csv, every length with its unit. */
+export const writeParts = (project: Project): string =>
+  writeTable(
+    COLUMNS,
+    project.groups.flatMap((group) =>
+      (chosenOption(group)?.parts ?? []).map((part) => ({
+        ...part.extra,
+        part: part.name,
+        kind: part.kind,
+        qty: String(part.quantity),
+        section: part.section,
+        length: withUnit(part.length, project.unit),
+        width: withUnit(part.width, project.unit),
+        material: (part.materials.length > 0 ? part.materials : group.materials).join('|'),
+        ends: part.ends === 'square' ? '' : part.ends,
+        grain: part.grain === 'any' ? '' : part.grain,
+        short_ok: withUnit(part.shortOk, project.unit),
+        item: part.item,
+        group: group.name,
+      })),
+    ),
+  );
+
+/** A measure as it was written, with a unit where it had none, so that it reads the same anywhere. */
+export const withUnit = (measure: Measure | null, unit: LengthUnit): string => {
+  if (!measure) return '';
+  const meansTheSame = (text: string) =>
+    (['in', 'mm'] as const).every((other) => {
+      const read = parseLength(text, other);
+      return read.ok && read.value === measure.ticks;
+    });
+  return [measure.text, `${measure.text}${unit}`].find(meansTheSame) ?? writeLength(measure.ticks, unit);
+};

@@ -1,0 +1,119 @@
+import Papa from 'papaparse';
+import type { Problem, Result } from '../result';
+
+/** One record of a CSV file: the line on which it begins, and its cells by column. */
+export interface TableRow {
+  line: number;
+  cells: Record<string, string>;
+}
+
+export interface Table {
+  columns: string[];
+  rows: TableRow[];
+}
+
+/** A fault of a file, placed as `parts.csv:7: length`. */
+export const fileProblem = (file: string, line: number, column: string, sentence: string): Problem => ({
+  code: 'file',
+  place: column === '' ? `${file}:${line}` : `${file}:${line}: ${column}`,
+  sentence,
+});
+
+/**
+ * Reads RFC 4180 text with a header row. A byte-order mark, CRLF, quoted line breaks and `;` as separator are
+ * accepted, blank lines skipped. The header is line 1; known columns are found without regard to case.
+ */
+export const readTable = (
+  text: string,
+  file: string,
+  known: readonly string[],
+  required: readonly string[],
+): Result<Table> => {
+  const plain = text.replace(/^\uFEFF/, '');
+  const problems: Problem[] = [];
+  const records: { line: number; cells: string[] }[] = [];
+  const lineAt = lineCounter(plain);
+  let start = 0;
+  Papa.parse<string[]>(plain, {
+    delimiter: separatorOf(plain),
+    step: ({ data, errors, meta }) => {
+      const line = lineAt(start);
+      for (const { type } of errors)
+        if (type === 'Quotes')
+          problems.push(
+            fileProblem(file, line, '', 'a quotation mark is opened or closed in the wrong place'),
+          );
+      if (data.some((cell) => cell.trim() !== ''))
+        records.push({ line, cells: data.map((cell) => cell.trim()) });
+      start = meta.cursor;
+    },
+  });
+  const [header, ...body] = records;
+  if (!header)
+    return {
+      ok: false,
+      problems: [fileProblem(file, 1, '', 'the file is empty; its first line names the columns')],
+    };
+  const columns = header.cells.map((name) => known.find((column) => column === name.toLowerCase()) ?? name);
+  for (const [index, column] of columns.entries())
+    if (column !== '' && columns.indexOf(column) < index)
+      problems.push(fileProblem(file, header.line, column, 'this column is there twice'));
+  for (const column of required)
+    if (!columns.includes(column))
+      problems.push(fileProblem(file, header.line, column, 'this column is missing'));
+  if (body.length === 0)
+    problems.push(fileProblem(file, header.line, '', 'there is a header and nothing below it'));
+  for (const { line, cells } of body)
+    if (cells.slice(columns.length).some((cell) => cell !== ''))
+      problems.push(
+        fileProblem(
+          file,
+          line,
+          '',
+          `the row has ${cells.length} cells and the header names ${columns.length} columns`,
+        ),
+      );
+  if (problems.length > 0) return { ok: false, problems };
+  const rows = body.map(({ line, cells }) => ({
+    line,
+    cells: Object.fromEntries(columns.map((column, index) => [column, cells[index] ?? ''])),
+  }));
+  return { ok: true, value: { columns, rows } };
+};
+
+/** Writes a table as RFC 4180 has it. Unknown columns of the rows come last, in the order first met. */
+export const writeTable = (known: readonly string[], rows: Record<string, string>[]): string => {
+  const others = [...new Set(rows.flatMap((row) => Object.keys(row)))].filter(
+    (column) => !known.includes(column),
+  );
+  const fields = [...known, ...others];
+  return `${Papa.unparse({ fields, data: rows.map((row) => fields.map((column) => row[column] ?? '')) }, { newline: '\r\n' })}\r\n`;
+};
+
+/** The cells of a row in columns that mean nothing here; undefined where there are none. */
+export const unknownCells = (
+  cells: Record<string, string>,
+  known: readonly string[],
+): Record<string, string> | undefined => {
+  const others = Object.entries(cells).filter(
+    ([column, cell]) => column !== '' && cell !== '' && !known.includes(column),
+  );
+  return others.length > 0 ? Object.fromEntries(others) : undefined;
+};
+
+/** `;` where the header has more of them than commas. */
+const separatorOf = (text: string): ',' | ';' => {
+  const header = (/^(?:\s*\r?\n)*([^\r\n]*)/.exec(text)?.[1] ?? '').replace(/"[^"]*"/g, '');
+  return header.split(';').length > header.split(',').length ? ';' : ',';
+};
+
+/** Tells the line of a place in the text, from 1, for places in ascending order; blank lines before a record are skipped. */
+const lineCounter = (text: string): ((position: number) => number) => {
+  let line = 1;
+  let done = 0;
+  return (position) => {
+    for (; done < position; done++)
+      if (text[done] === '\n' || (text[done] === '\r' && text[done + 1] !== '\n')) line++;
+    return line;
+  };
+};

@@ -1,0 +1,171 @@
+import { toMicros, toMinor, type Micros } from '../measure';
+import { tierFor } from '../prices';
+import { itemKey } from '../project';
+import { pocketFactor, type Purchases } from './buying';
+import { drawBoard, drawSheet } from './draw';
+import type { PlanInput, StoreTerms } from './input';
+import type { FilledBoard } from './packBoards';
+import type { FilledSheet } from './packSheets';
+import type { Stock } from './stock';
+import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
+
+/** What a planner decides: what is cut from what, and what is bought. */
+export interface Basket {
+  boards: FilledBoard[];
+  sheets: FilledSheet[];
+  purchases: Purchases[];
+}
+
+/** A basket as a plan: money rounded once per store (goods, then tax), boards drawn, like ones counted. */
+export const assemble = (input: PlanInput, basket: Basket): Plan => {
+  const buys = buysOf(input, basket.purchases);
+  const stores = input.stores.flatMap((store) =>
+    storeCost(
+      store,
+      buys.filter(({ storeId }) => storeId === store.id),
+      input,
+    ),
+  );
+  const sum = (field: 'goods' | 'tax' | 'trip' | 'shipping') =>
+    stores.reduce((total, store) => total + store[field], 0);
+  const { layouts, short } = layoutsOf(input, basket);
+  return {
+    status: 'bounded',
+    currency: input.currency,
+    total: sum('goods') + sum('tax') + sum('trip') + sum('shipping'),
+    lowerBound: 0,
+    goods: sum('goods'),
+    tax: sum('tax'),
+    trips: sum('trip'),
+    shipping: sum('shipping'),
+    buys,
+    layouts,
+    short,
+    problems: [],
+    stores,
+  };
+};
+
+const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
+  const quantities = new Map<string, Purchases>();
+  for (const { offer, quantity } of purchases)
+    quantities.set(offer.key, { offer, quantity: quantity + (quantities.get(offer.key)?.quantity ?? 0) });
+  return [...quantities.values()]
+    .flatMap(({ offer, quantity }): Buy[] => {
+      const store = input.stores.find(({ id }) => id === offer.storeId);
+      const tier = tierFor(offer.tiers, quantity);
+      if (!store || !tier) return [];
+      const { kind, section, material } = offer.item;
+      const cost = quantity * tier.unitPrice;
+      return [
+        {
+          offerKey: offer.key, storeId: store.id, store: store.name, item: offer.name, kind, section, material,
+          length: offer.length, width: offer.width, pack: offer.pack, qty: quantity, unitPrice: tier.unitPrice, cost,
+          paid: toMinor(Math.round(cost * pocketFactor(store, input.settings)), input.currency), spare: 0,
+        },
+      ]; // prettier-ignore
+    })
+    .sort((a, b) => compare(a.store, b.store) || compare(KINDS.indexOf(a.kind), KINDS.indexOf(b.kind)) || compare(a.section, b.section) || b.length - a.length || compare(a.offerKey, b.offerKey)); // prettier-ignore
+};
+
+const KINDS = ['board', 'sheet', 'hardware'];
+const compare = <T>(a: T, b: T): number => (a < b ? -1 : a > b ? 1 : 0);
+
+const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanInput): StoreCost[] => {
+  if (buys.length === 0) return [];
+  const cost = buys.reduce((sum, buy) => sum + buy.cost, 0);
+  const goods = toMinor(Math.round(cost * (1 - store.discount)), currency);
+  const rate = settings.taxIncluded || store.taxFree ? 0 : settings.tax;
+  const free = store.shipping?.freeFrom ?? Infinity;
+  return [
+    {
+      storeId: store.id,
+      store: store.name,
+      goods,
+      tax: toMinor(Math.round(toMicros(goods, currency) * rate), currency),
+      trip: store.trip,
+      shipping: store.shipping && goods < free ? store.shipping.fee : 0,
+    },
+  ];
+};
+
+/** Boards of one stock, in the order in which they are taken: what is owned first, then what is bought. */
+const sourcesOf = (
+  input: PlanInput,
+  purchases: Purchases[],
+): ((stock: Stock) => { source: Source; value: Micros }) => {
+  const piles = new Map<Stock, { source: Source; value: Micros; left: number }[]>();
+  const taken = new Map<string, number>();
+  return (stock) => {
+    const pile = piles.get(stock) ?? fill(stock);
+    piles.set(stock, pile);
+    const next = pile.find(({ left }) => left > 0);
+    if (!next) throw new Error('a board is cut that is neither owned nor bought');
+    next.left--;
+    return next;
+  };
+
+  function fill(stock: Stock) {
+    const owned = stock.owned.map(({ name, value, count }) => ({
+      source: { owned: name } as Source,
+      value,
+      left: count,
+    }));
+    const bought = stock.offers.flatMap((offer) => {
+      const store = input.stores.find(({ id }) => id === offer.storeId);
+      const quantity = purchases
+        .filter((purchase) => purchase.offer.key === offer.key)
+        .reduce((sum, purchase) => sum + purchase.quantity, 0);
+      const tier = tierFor(offer.tiers, quantity);
+      if (!store || !tier || taken.has(offer.key)) return [];
+      taken.set(offer.key, quantity);
+      const value = Math.round((tier.unitPrice / offer.pack) * pocketFactor(store, input.settings));
+      return [
+        {
+          source: { storeId: store.id, store: store.name, item: offer.name } as Source,
+          value,
+          left: quantity * offer.pack,
+        },
+      ];
+    });
+    return [...owned, ...bought];
+  }
+};
+
+const layoutsOf = (
+  input: PlanInput,
+  { boards, sheets, purchases }: Basket,
+): { layouts: Layout[]; short: Short[] } => {
+  const next = sourcesOf(input, purchases);
+  const layouts = new Map<string, Layout>();
+  const short = new Map<string, Short>();
+  const drawn = [
+    ...boards.map((board) => ({ kind: 'board' as const, stock: board.stock, part: board.pieces[0]?.part, ...drawBoard(board, input.settings) })),
+    ...sheets.map((sheet) => ({ kind: 'sheet' as const, stock: sheet.stock, part: sheet.rows[0]?.pieces[0]?.part, ...drawSheet(sheet, input.settings) })),
+  ]; // prettier-ignore
+  for (const { kind, stock, part, pieces, cuts, offcuts, short: shorts } of drawn) {
+    if (!part) continue;
+    const item = stock.offers[0]?.item ?? null;
+    const pile = stock.owned[0];
+    const section = item?.section ?? pile?.section ?? '';
+    const material = item?.material ?? pile?.material ?? '';
+    const { source, value } = next(stock);
+    const key = JSON.stringify([
+      source,
+      kind,
+      itemKey({ kind, name: '', section, length: { text: '', ticks: stock.length }, width: null, material }),
+      pieces,
+    ]);
+    const held = layouts.get(key);
+    if (held) held.count++;
+    else layouts.set(key, { count: 1, source, kind, section, length: stock.length, width: stock.width, material, pieces, cuts, storeCuts: [], offcuts, value }); // prettier-ignore
+    for (const { by, ...rest } of shorts) {
+      const shortKey = `${rest.partId}:${by}`;
+      short.set(shortKey, { ...rest, by, count: (short.get(shortKey)?.count ?? 0) + 1 });
+    }
+  }
+  return {
+    layouts: [...layouts.values()].sort((a, b) => b.length - a.length || b.count - a.count),
+    short: [...short.values()],
+  };
+};

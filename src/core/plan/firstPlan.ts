@@ -1,0 +1,110 @@
+import { nameKey } from '../wood';
+import type { ResolvedPart } from '../project';
+import { assemble, type Basket } from './assemble';
+import { lowerBound } from './bound';
+import { buyPieces, till, type Purchases } from './buying';
+import type { PlanInput } from './input';
+import { choosePools, packPool } from './pools';
+import { findProblems, thing } from './problems';
+import type { Plan, PlanProblem } from './types';
+
+/**
+ * A first plan: boards filled best-fit decreasing over all stock lengths, sheets row by row, each thing bought
+ * where it costs least, and stores left out while that saves their trip. It is not proved: `status` is
+ * `bounded`, and no plan under planner.md's rules costs less than `lowerBound`. Where something cannot be made,
+ * `infeasible`, with the reasons, and in `rest` a plan for what can.
+ */
+export const firstPlan = (input: PlanInput): Plan => {
+  const problems = [...input.problems, ...findProblems(input)];
+  const makeable = without(input, problems);
+  const basket = cheapestBasket(makeable);
+  if (basket && problems.length === 0) return planOf(makeable, basket);
+  if (basket) return infeasible(input, problems, planOf(makeable, basket));
+  const soldOut = findSoldOut(makeable);
+  const rest = without(makeable, soldOut);
+  const restBasket = cheapestBasket(rest);
+  return infeasible(input, [...problems, ...soldOut], restBasket ? planOf(rest, restBasket) : undefined);
+};
+
+const planOf = (input: PlanInput, basket: Basket): Plan => {
+  const plan = assemble(input, basket);
+  return { ...plan, lowerBound: Math.min(plan.total, lowerBound(input)) };
+};
+
+const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
+  status: 'infeasible', currency, total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0,
+  buys: [], layouts: [], short: [], stores: [], problems, rest,
+}); // prettier-ignore
+
+const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
+  const left = new Set(problems.flatMap(({ partIds }) => partIds));
+  return { ...input, problems: [], parts: input.parts.filter(({ id }) => !left.has(id)) };
+};
+
+/** All stores at first; then, as long as the whole gets cheaper by it, the one whose absence saves most is left out. */
+const cheapestBasket = (input: PlanInput): Basket | null => {
+  const price = (basket: Basket | null) => (basket ? assemble(input, basket).total : Infinity);
+  let best = basketFrom(input);
+  for (let improved = best !== null; improved && best;) {
+    const used = new Set(best.purchases.map(({ offer }) => offer.storeId));
+    const total = price(best);
+    const fewer = [...used].sort().map((left) =>
+      basketFrom({
+        ...input,
+        offers: input.offers.filter(({ storeId }) => used.has(storeId) && storeId !== left),
+      }),
+    );
+    const cheapest: Basket | null = fewer.reduce((a, b) => (price(b) < price(a) ? b : a), null);
+    improved = price(cheapest) < total;
+    if (improved) best = cheapest;
+  }
+  return best;
+};
+
+const basketFrom = (input: PlanInput): Basket | null => {
+  const tillOf = till(input.stores, input.settings);
+  const cut = input.parts.filter(({ kind }) => kind !== 'hardware');
+  const pools = choosePools(cut, input, tillOf);
+  if (!pools) return null;
+  const basket: Basket = { boards: [], sheets: [], purchases: [] };
+  for (const pool of pools) {
+    const packed = packPool(pool, input, tillOf);
+    if (!packed) return null;
+    basket.boards.push(...packed.boards);
+    basket.sheets.push(...packed.sheets);
+    basket.purchases.push(...packed.purchases);
+  }
+  for (const { item, count } of hardwareOf(input.parts)) {
+    const bought = buyHardware(item, count, input);
+    if (!bought) return null;
+    basket.purchases.push(...bought);
+  }
+  return basket;
+
+  function buyHardware(item: string, count: number, { owned, offers }: PlanInput): Purchases[] | null {
+    const inHand = owned
+      .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
+      .reduce((sum, pile) => sum + pile.count, 0);
+    const sold = offers.filter((offer) => offer.item.kind === 'hardware' && nameKey(offer.name) === item);
+    return buyPieces(count - inHand, sold, tillOf)?.purchases ?? null;
+  }
+};
+
+const hardwareOf = (parts: ResolvedPart[]): { item: string; count: number }[] => {
+  const counts = new Map<string, number>();
+  for (const part of parts)
+    if (part.kind === 'hardware')
+      counts.set(nameKey(part.item), (counts.get(nameKey(part.item)) ?? 0) + part.count);
+  return [...counts].map(([item, count]) => ({ item, count }));
+};
+
+/** What is offered but not enough of: each section and material, and each item, tried by itself. */
+const findSoldOut = (input: PlanInput): PlanProblem[] => {
+  const alone = new Map<string, ResolvedPart[]>();
+  for (const part of input.parts) alone.set(thing(part), [...(alone.get(thing(part)) ?? []), part]);
+  return [...alone].flatMap(([name, parts]): PlanProblem[] =>
+    basketFrom({ ...input, parts })
+      ? []
+      : [{ code: 'soldOut', partIds: parts.map(({ id }) => id), part: name, sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.` }],
+  ); // prettier-ignore
+};

@@ -1,0 +1,4 @@
+export * from './types';
+export { planInput, type PlanInput, type StoreTerms, type Owned } from './input';
+export { firstPlan } from './firstPlan';
+export { thing } from './problems';

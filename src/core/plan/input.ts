@@ -1,0 +1,114 @@
+import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
+import { itemKey, resolve, tagName } from '../project';
+import type { Book, PlanSettings, Project, Purchase, PurchaseLine, ResolvedPart, Store } from '../project';
+import { currentOffers, type Offer } from '../prices';
+import type { PlanProblem } from './types';
+import { parseSection, parseThickness } from '../wood';
+
+/** What a store adds to the price of its goods. */
+export interface StoreTerms {
+  id: string;
+  name: string;
+  /** Zero once something was bought there: that trip is made. */
+  trip: Minor;
+  taxFree: boolean;
+  discount: number;
+  /** `freeFrom` counts what was bought there already. */
+  shipping: { fee: Minor; freeFrom: Minor | null } | null;
+}
+
+/** Something that is there already and costs nothing: what was bought. */
+export interface Owned {
+  itemKey: string;
+  name: string;
+  kind: 'board' | 'sheet' | 'hardware';
+  section: string;
+  material: string;
+  thickness: Ticks;
+  width: Ticks;
+  length: Ticks;
+  /** Pieces. */
+  count: number;
+  /** What one piece was bought for, with tax: it costs nothing more, but a part has its share of it. */
+  value: Micros;
+}
+
+/** All that a plan follows from. The same input gives the same plan. */
+export interface PlanInput {
+  currency: string;
+  unit: 'in' | 'mm';
+  parts: ResolvedPart[];
+  offers: Offer[];
+  stores: StoreTerms[];
+  owned: Owned[];
+  settings: PlanSettings;
+  /** Parts that could not be worked out. */
+  problems: PlanProblem[];
+}
+
+/** The input that a project and the price book give: stores of its currency that it does not leave out. */
+export const planInput = (project: Project, book: Book): PlanInput => {
+  const { parts, problems } = resolve(project);
+  const usable = Object.values(book.stores).filter(
+    ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
+  );
+  return {
+    currency: project.currency,
+    unit: project.unit,
+    parts,
+    offers: currentOffers(book).filter(({ storeId }) => usable.some(({ id }) => id === storeId)),
+    stores: usable
+      .map((store) =>
+        termsOf(
+          store,
+          project.purchases.filter(({ storeId }) => storeId === store.id),
+        ),
+      )
+      .sort((a, b) => (a.id < b.id ? -1 : 1)),
+    owned: project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
+    settings: project.settings,
+    problems: problems.map(({ partId, place, sentence }) => ({
+      code: 'part',
+      partIds: [partId],
+      part: place,
+      sentence,
+    })),
+  };
+};
+
+const termsOf = (
+  { id, name, trip, taxFree, discount, shipping }: Store,
+  purchases: Purchase[],
+): StoreTerms => {
+  const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
+  const freeFrom = shipping?.freeFrom ?? null;
+  return {
+    id,
+    name,
+    trip: purchases.length > 0 ? 0 : trip,
+    taxFree,
+    discount,
+    shipping: shipping && {
+      fee: shipping.fee,
+      freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
+    },
+  };
+};
+
+const asOwned = ({ item, pack, quantity, price, tax }: PurchaseLine, currency: string): Owned => {
+  const section = item.kind === 'board' ? parseSection(item.section, 'mm') : null;
+  const thickness = item.kind === 'sheet' ? parseThickness(item.section, 'in') : null;
+  const count = pack * quantity;
+  return {
+    itemKey: itemKey(item),
+    name: tagName(item),
+    kind: item.kind,
+    section: item.section,
+    material: item.material,
+    thickness: section?.ok ? section.value.thickness : thickness?.ok ? thickness.value : 0,
+    width: section?.ok ? section.value.width : (item.width?.ticks ?? 0),
+    length: item.length?.ticks ?? 0,
+    count,
+    value: count > 0 ? Math.round(toMicros(price + tax, currency) / count) : 0,
+  };
+};

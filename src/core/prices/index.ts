@@ -1,0 +1,4 @@
+export * from './perPurchase';
+export * from './offers';
+export * from './compared';
+export * from './needs';

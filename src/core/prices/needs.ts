@@ -1,0 +1,64 @@
+import { nameKey, thicknessName } from '../wood';
+import { allows, type Kind, type ResolvedPart } from '../project';
+import type { Offer } from './offers';
+import type { Ticks } from '../measure';
+
+/** One thing that a project must buy: parts of one section (or sheet thickness, or item) and one choice of materials. */
+export interface Need {
+  key: string;
+  kind: Kind;
+  /** `2x4`, `18mm`; hardware: the item. */
+  name: string;
+  /** Empty: any. */
+  materials: string[];
+  thickness: Ticks;
+  width: Ticks;
+  parts: ResolvedPart[];
+  /** Pieces, for all builds. */
+  count: number;
+  longest: Ticks;
+  /** What is sold that it could be made of; empty: the price is missing. */
+  offers: Offer[];
+}
+
+/** What a project needs a price for, in the order of its parts, each with the offers that fit. */
+export const needsOf = (parts: ResolvedPart[], offers: Offer[]): Need[] => {
+  const needs = new Map<string, Need>();
+  for (const part of parts) {
+    const key = needKey(part);
+    const need = needs.get(key) ?? {
+      key,
+      kind: part.kind,
+      name: part.kind === 'hardware' ? part.item : (part.section?.name ?? thicknessName(part.thickness)),
+      materials: part.materials,
+      thickness: part.thickness,
+      width: part.section?.width ?? 0,
+      parts: [],
+      count: 0,
+      longest: 0,
+      offers: offers.filter((offer) => fits(part, offer)),
+    };
+    need.parts.push(part);
+    need.count += part.count;
+    need.longest = Math.max(need.longest, part.length);
+    needs.set(key, need);
+  }
+  return [...needs.values()];
+};
+
+const needKey = (part: ResolvedPart): string => {
+  if (part.kind === 'hardware') return `hardware:${nameKey(part.item)}`;
+  const size = part.kind === 'board' ? `${part.thickness}x${part.width}` : `${part.thickness}`;
+  return `${part.kind}:${size}:${part.materials.map(nameKey).sort().join('|')}`;
+};
+
+/** Whether an offer is of the section, thickness or item, and of a material, that a part asks for. Length aside. */
+export const fits = (
+  part: ResolvedPart,
+  offer: { thickness: Ticks; width: Ticks; name: string; item: { kind: Kind; material: string } },
+): boolean => {
+  if (offer.item.kind !== part.kind) return false;
+  if (part.kind === 'hardware') return nameKey(offer.name) === nameKey(part.item);
+  if (!allows(part.materials, offer.item.material) || offer.thickness !== part.thickness) return false;
+  return part.kind === 'sheet' || offer.width === part.width;
+};

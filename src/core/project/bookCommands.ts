@@ -1,0 +1,56 @@
+import { change, type Change } from './history';
+import type { Book, Price, Store } from './types';
+
+/** Every way in which the price book changes. */
+export type BookCommand =
+  | { type: 'putStore'; store: Store }
+  | { type: 'removeStore'; storeId: string }
+  | { type: 'putPrices'; prices: Price[]; stores?: Store[] }
+  | { type: 'removePrices'; ids: string[] }
+  | { type: 'clear' };
+
+/** Applies one command to the book. Null when it changes nothing. Deleting a store deletes its prices. */
+export const applyToBook = (
+  book: Book,
+  command: BookCommand,
+  at: number,
+): { document: Book; change: Change } | null =>
+  change(book, label(book, command), at, (draft) => {
+    switch (command.type) {
+      case 'putStore':
+        draft.stores[command.store.id] = command.store;
+        return;
+      case 'removeStore':
+        delete draft.stores[command.storeId];
+        for (const price of Object.values(draft.prices))
+          if (price.storeId === command.storeId) delete draft.prices[price.id];
+        return;
+      case 'putPrices':
+        for (const store of command.stores ?? []) draft.stores[store.id] = store;
+        for (const price of command.prices) draft.prices[price.id] = price;
+        return;
+      case 'removePrices':
+        for (const id of command.ids) delete draft.prices[id];
+        return;
+      case 'clear':
+        draft.stores = {};
+        draft.prices = {};
+    }
+  });
+
+const label = (book: Book, command: BookCommand): string => {
+  switch (command.type) {
+    case 'putStore':
+      return `${book.stores[command.store.id] ? 'change' : 'add'} store ${command.store.name}`;
+    case 'removeStore':
+      return `delete store ${book.stores[command.storeId]?.name ?? ''}`;
+    case 'putPrices':
+      return command.prices.length === 1
+        ? `price of ${command.prices[0]?.item.name}`
+        : `${command.prices.length} prices`;
+    case 'removePrices':
+      return command.ids.length === 1 ? 'delete a price' : `delete ${command.ids.length} prices`;
+    case 'clear':
+      return 'delete all stores and prices';
+  }
+};

@@ -1,0 +1,74 @@
+import { parseLength, type LengthUnit } from '../measure';
+import type { Book, Group, Measure, Part, PlanSettings, Project, Store } from './types';
+
+/** A measure from a text that is known to be right. Throws on one that is not: a bug, never a user's fault. */
+export const measure = (text: string, unit: LengthUnit): Measure => {
+  const length = parseLength(text, unit);
+  if (!length.ok) throw new Error(`not a length: ${text}`);
+  return { text, ticks: length.value };
+};
+
+/** Saw kerf of a full-kerf blade: common practice. */
+export const defaultSettings = (unit: LengthUnit): PlanSettings => ({
+  tax: 0,
+  taxIncluded: false,
+  kerf: unit === 'in' ? measure('1/8in', unit) : measure('3mm', unit),
+  endTrim: measure('0', unit),
+  sheetTrim: measure('0', unit),
+  shortOk: measure('0', unit),
+});
+
+export const emptyProject = (id: string, name: string, unit: LengthUnit, currency: string): Project => ({
+  id,
+  name,
+  note: '',
+  unit,
+  currency,
+  builds: 1,
+  target: null,
+  settings: defaultSettings(unit),
+  groups: [],
+  excludedStores: [],
+  purchases: [],
+});
+
+export const emptyGroup = (id: string, optionId: string, name: string): Group => ({
+  id,
+  name,
+  exposure: 'indoors',
+  materials: [],
+  chosen: optionId,
+  options: [{ id: optionId, name: 'first', parts: [] }],
+});
+
+/** A part with everything blank that may be. */
+export const emptyPart = (id: string): Part => ({
+  id,
+  name: '',
+  kind: 'board',
+  quantity: 1,
+  section: '',
+  length: null,
+  width: null,
+  materials: [],
+  ends: 'square',
+  grain: 'any',
+  shortOk: null,
+  item: '',
+  note: '',
+});
+
+export const emptyStore = (id: string, name: string, currency: string): Store => ({
+  id,
+  name,
+  kind: 'other',
+  currency,
+  trip: 0,
+  taxFree: false,
+  discount: 0,
+  cuts: true,
+  shipping: null,
+  note: '',
+});
+
+export const emptyBook = (): Book => ({ stores: {}, prices: {} });

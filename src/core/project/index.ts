@@ -1,0 +1,10 @@
+export * from './types';
+export * from './defaults';
+export * from './item';
+export * from './resolve';
+export * from './history';
+export { apply, type Command } from './commands';
+export { applyToBook, type BookCommand } from './bookCommands';
+export * from './json';
+export { schemaProblems } from './validate';
+export * from './validators.generated';

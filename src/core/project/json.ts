@@ -1,0 +1,122 @@
+import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
+import type { Book, Measure, PlanSettings, Price, Project, Purchase, Store } from './types';
+
+/** A measure in JSON: as it was written, and in millimetres. */
+export interface JsonMeasure {
+  text: string;
+  mm: number;
+}
+
+/** A type with its measures as they are in JSON, at any depth. */
+export type Json<T> = T extends Measure
+  ? JsonMeasure
+  : T extends (infer E)[]
+    ? Json<E>[]
+    : T extends object
+      ? { [K in keyof T]: Json<T[K]> }
+      : T;
+
+export type JsonProject = Json<Omit<Project, 'purchases'>>;
+export type JsonPurchase = Json<Purchase>;
+export type JsonStore = Json<Store>;
+export type JsonPrice = Json<Price>;
+export type JsonSettings = Json<PlanSettings>;
+
+const isMeasure = (value: object): value is Measure => 'text' in value && 'ticks' in value;
+const isJsonMeasure = (value: object): value is JsonMeasure => 'text' in value && 'mm' in value;
+
+const mapObjects = (value: unknown, leaf: (value: object) => object | null): unknown => {
+  if (Array.isArray(value)) return value.map((entry) => mapObjects(entry, leaf));
+  if (value === null || typeof value !== 'object') return value;
+  return (
+    leaf(value) ??
+    Object.fromEntries(Object.entries(value).map(([key, entry]) => [key, mapObjects(entry, leaf)]))
+  );
+};
+
+const measuresOut = <T>(value: T): Json<T> =>
+  mapObjects(value, (entry) =>
+    isMeasure(entry) ? { text: entry.text, mm: toMm(entry.ticks) } : null,
+  ) as Json<T>;
+
+const measuresIn = <T>(value: Json<T>): T =>
+  mapObjects(value, (entry) =>
+    isJsonMeasure(entry) ? { text: entry.text, ticks: fromMm(entry.mm) } : null,
+  ) as T;
+
+const nullable = (value: Minor | null, convert: (value: number) => number): number | null =>
+  value === null ? null : convert(value);
+
+/** A project without its purchases, in the form of files: millimetres, and money in main units. */
+export const projectToJson = ({ purchases: _, ...project }: Project): JsonProject => ({
+  ...measuresOut(project),
+  target: nullable(project.target, (target) => toMain(target, project.currency)),
+});
+
+export const purchasesToJson = ({ purchases, currency }: Project): JsonPurchase[] =>
+  measuresOut(purchases).map((purchase) => ({
+    ...purchase,
+    lines: purchase.lines.map((line) => ({
+      ...line,
+      price: toMain(line.price, currency),
+      tax: toMain(line.tax, currency),
+    })),
+  }));
+
+export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): Project => ({
+  ...measuresIn<Omit<Project, 'purchases'>>(json),
+  target: nullable(json.target, (target) => fromMain(target, json.currency)),
+  purchases: measuresIn<Purchase[]>(purchases).map((purchase) => ({
+    ...purchase,
+    lines: purchase.lines.map((line) => ({
+      ...line,
+      price: fromMain(line.price, json.currency),
+      tax: fromMain(line.tax, json.currency),
+    })),
+  })),
+});
+
+export const storeToJson = (store: Store): JsonStore => ({
+  ...store,
+  trip: toMain(store.trip, store.currency),
+  shipping: store.shipping && {
+    fee: toMain(store.shipping.fee, store.currency),
+    freeFrom: nullable(store.shipping.freeFrom, (sum) => toMain(sum, store.currency)),
+  },
+});
+
+export const storeFromJson = (json: JsonStore): Store => ({
+  ...json,
+  trip: fromMain(json.trip, json.currency),
+  shipping: json.shipping && {
+    fee: fromMain(json.shipping.fee, json.currency),
+    freeFrom: nullable(json.shipping.freeFrom, (sum) => fromMain(sum, json.currency)),
+  },
+});
+
+export const priceToJson = (price: Price): JsonPrice => ({
+  ...measuresOut(price),
+  price: price.price / MICROS,
+});
+
+export const priceFromJson = (json: JsonPrice): Price => ({
+  ...measuresIn<Price>(json),
+  price: Math.round(json.price * MICROS),
+});
+
+export const bookToJson = (book: Book): { stores: JsonStore[]; prices: JsonPrice[] } => ({
+  stores: Object.values(book.stores).map(storeToJson),
+  prices: Object.values(book.prices).map(priceToJson),
+});
+
+export const bookFromJson = (json: { stores: JsonStore[]; prices: JsonPrice[] }): Book => ({
+  stores: Object.fromEntries(json.stores.map((store) => [store.id, storeFromJson(store)])),
+  prices: Object.fromEntries(json.prices.map((price) => [price.id, priceFromJson(price)])),
+});
+
+/** A measure and a part as JSON has them, for records other than projects. */
+export const measureToJson = (measure: Measure): JsonMeasure => ({
+  text: measure.text,
+  mm: toMm(measure.ticks),
+});
+export const measureFromJson = (json: JsonMeasure): Measure => ({ text: json.text, ticks: fromMm(json.mm) });

@@ -1,0 +1,20 @@
+/** What a user can get wrong: a code for programs, a place (field, line, path) and a sentence for people. */
+export interface Problem {
+  code: string;
+  place: string;
+  sentence: string;
+}
+
+/** Either a value, or every problem that stood in its way. Exceptions are kept for bugs. */
+export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[] };
+
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
+
+export const fail = (code: string, sentence: string, place = ''): Result<never> => ({
+  ok: false,
+  problems: [{ code, place, sentence }],
+});
+
+/** The same problems, told of another place. */
+export const at = <T>(place: string, result: Result<T>): Result<T> =>
+  result.ok ? result : { ok: false, problems: result.problems.map((problem) => ({ ...problem, place })) };

@@ -1,0 +1,60 @@
+import { readParts, readPrices, rowsForBook } from './formats';
+import type { LengthUnit } from './measure';
+import { firstPlan, planInput, type Plan } from './plan';
+import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
+import type { Result } from './result';
+
+/** For tests: the value of a result that must be one. */
+export const must = <T>(result: Result<T>): T => {
+  if (!result.ok)
+    throw new Error(result.problems.map(({ place, sentence }) => `${place}: ${sentence}`).join('\n'));
+  return result.value;
+};
+
+/** For tests: ids that count up. */
+export const counter = (): (() => string) => {
+  let last = 0;
+  return () => `id${++last}`;
+};
+
+export interface Case {
+  parts: string;
+  prices: string;
+  unit?: LengthUnit;
+  currency?: string;
+  settings?: Partial<PlanSettings>;
+  /** By store name. */
+  stores?: Record<string, Partial<Store>>;
+}
+
+/** For tests: a project and a price book from the text of parts.csv and prices.csv. */
+export const fromCsv = ({
+  parts,
+  prices,
+  unit = 'in',
+  currency = 'USD',
+  settings,
+  stores = {},
+}: Case): { project: Project; book: Book } => {
+  const newId = counter();
+  const project = emptyProject(newId(), 'Case', unit, currency);
+  const taken = rowsForBook(must(readPrices(prices, 'prices.csv', unit)), emptyBook(), currency, newId);
+  const book: Book = {
+    stores: Object.fromEntries(taken.stores.map((store) => [store.id, { ...store, ...stores[store.name] }])),
+    prices: Object.fromEntries(taken.prices.map((price) => [price.id, price])),
+  };
+  return {
+    project: {
+      ...project,
+      settings: { ...project.settings, ...settings },
+      groups: must(readParts(parts, 'parts.csv', unit, newId)),
+    },
+    book,
+  };
+};
+
+/** For tests: the first plan of such a case. */
+export const planCsv = (given: Case): Plan => {
+  const { project, book } = fromCsv(given);
+  return firstPlan(planInput(project, book));
+};

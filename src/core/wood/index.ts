@@ -1,0 +1,4 @@
+export * from './section';
+export * from './sheet';
+export * from './ends';
+export * from './materials';

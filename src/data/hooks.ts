@@ -1,0 +1,150 @@
+import { useEffect } from 'react';
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { emptyBook, type Book, type BookCommand, type Command, type Project } from '@/core/project';
+import { DEFAULT_SETTINGS, type Damaged, type ProjectRecord, type Settings } from './records';
+import { notify } from './notices';
+import {
+  addSamples,
+  loadBook,
+  loadProjects,
+  loadSettings,
+  placeOf,
+  saveSettings,
+  type Projects,
+} from './repository';
+import { onOtherTab } from './storage';
+import {
+  KEYS,
+  nextStep,
+  putSettings,
+  run,
+  runOnBook,
+  setDeleted,
+  step,
+  stepBook,
+  written,
+} from './workspace';
+
+const STORED = { staleTime: Infinity, gcTime: Infinity, networkMode: 'always', retry: false } as const;
+
+/** The first time, an empty browser is given the sample projects. */
+const prepared = (): Promise<void> => {
+  preparing ??= (async () => {
+    if ((await loadSettings()) !== null) return;
+    const projects = await loadProjects(Date.now());
+    if (Object.keys(projects.records).length === 0) await addSamples(await loadBook(Date.now()), projects);
+    else await saveSettings(DEFAULT_SETTINGS);
+  })();
+  return preparing;
+};
+let preparing: Promise<void> | null = null;
+
+const useProjectsQuery = () =>
+  useQuery({
+    queryKey: KEYS.projects,
+    queryFn: () => prepared().then(() => loadProjects(Date.now())),
+    ...STORED,
+  });
+
+const useBookQuery = () =>
+  useQuery({ queryKey: KEYS.book, queryFn: () => prepared().then(() => loadBook(Date.now())), ...STORED });
+
+/** Projects by name; null while they are read. */
+export const useProjects = (): {
+  records: ProjectRecord[];
+  deleted: ProjectRecord[];
+  damaged: Damaged[];
+} | null => {
+  const { data } = useProjectsQuery();
+  if (!data) return null;
+  const all = Object.values(data.records).sort((a, b) => a.project.name.localeCompare(b.project.name));
+  return {
+    records: all.filter(({ deletedAt }) => deletedAt === null),
+    deleted: all.filter(({ deletedAt }) => deletedAt !== null),
+    damaged: data.damaged,
+  };
+};
+
+/** What a screen of one project needs: the project, the prices, and how to change both. */
+export interface OpenProject {
+  project: Project;
+  book: Book;
+  run: (command: Command) => void;
+  runOnBook: (command: BookCommand) => void;
+  /** What undo and redo would do, in words; null: nothing. */
+  undoLabel: string | null;
+  redoLabel: string | null;
+  undo: () => void;
+  redo: () => void;
+}
+
+/** One project; null while it is read, undefined when there is none of that id. */
+export const useProject = (id: string): OpenProject | null | undefined => {
+  const client = useQueryClient();
+  const projects = useProjectsQuery().data;
+  const book = useBookQuery().data;
+  if (!projects || !book) return null;
+  const record = projects.records[id];
+  if (!record || record.deletedAt !== null) return undefined;
+  return {
+    project: record.project,
+    book: book.book,
+    run: (command) => run(client, id, command),
+    runOnBook: (command) => runOnBook(client, command, id),
+    undoLabel: nextStep(record, book, 'undo')?.change.label ?? null,
+    redoLabel: nextStep(record, book, 'redo')?.change.label ?? null,
+    undo: () => step(client, id, 'undo'),
+    redo: () => step(client, id, 'redo'),
+  };
+};
+
+export const useBook = (): Book => useBookQuery().data?.book ?? emptyBook();
+
+/** Settings; those of a new browser while they are read. */
+export const useSettings = (): { settings: Settings; change: (fields: Partial<Settings>) => void } => {
+  const client = useQueryClient();
+  const { data } = useQuery({
+    queryKey: KEYS.settings,
+    queryFn: async () => (await loadSettings()) ?? DEFAULT_SETTINGS,
+    ...STORED,
+  });
+  const settings = data ?? DEFAULT_SETTINGS;
+  return { settings, change: (fields) => putSettings(client, { ...settings, ...fields }) };
+};
+
+const reload = async (client: QueryClient) => {
+  for (const queryKey of Object.values(KEYS)) await client.invalidateQueries({ queryKey });
+};
+
+/** Brings the sample projects back beside what is there. */
+export const bringSamplesBack = async (client: QueryClient): Promise<void> => {
+  await written();
+  await addSamples(await loadBook(Date.now()), await loadProjects(Date.now()));
+  await reload(client);
+};
+
+/** Deletes all projects (to be had back for 30 days), stores and prices; the notice offers to undo it. */
+export const startEmpty = (client: QueryClient): void => {
+  const records = Object.values(client.getQueryData<Projects>(KEYS.projects)?.records ?? {});
+  const open = records.filter(({ deletedAt }) => deletedAt === null).map(({ project }) => project.id);
+  for (const id of open) setDeleted(client, id, Date.now());
+  runOnBook(client, { type: 'clear' });
+  const undo = () => {
+    for (const id of open) setDeleted(client, id, null);
+    stepBook(client, 'undo');
+  };
+  notify({ text: 'Billet is empty now.', action: { label: 'Undo', run: undo } });
+};
+
+/** Takes over what another tab writes, as soon as it does. */
+export const useOtherTabs = (): void => {
+  const client = useQueryClient();
+  useEffect(
+    () =>
+      onOtherTab((key) => {
+        const place = placeOf(key);
+        if (place) void client.invalidateQueries({ queryKey: KEYS[place] });
+      }),
+    [client],
+  );
+};

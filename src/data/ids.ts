@@ -1,0 +1,12 @@
+import { nanoid } from 'nanoid';
+
+/** A new id. They are made at the edge and never in the core. */
+export const newId = (): string => nanoid(12);
+
+/** Today, as ISO 8601 writes a day, by the user's clock. */
+export const today = (): string => {
+  const now = new Date();
+  return [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+    .map((part) => String(part).padStart(2, '0'))
+    .join('-');
+};

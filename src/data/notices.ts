@@ -1,0 +1,28 @@
+import { useSyncExternalStore } from 'react';
+
+/** Something to tell at the foot of the screen, with one thing to do about it. */
+export interface Notice {
+  text: string;
+  action?: { label: string; run: () => void };
+}
+
+let current: Notice | null = null;
+const listeners = new Set<() => void>();
+
+/** Shows a notice in place of the one before; null takes it away. */
+export const notify = (notice: Notice | null): void => {
+  current = notice;
+  listeners.forEach((listener) => listener());
+};
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+
+export const useNotice = (): Notice | null =>
+  useSyncExternalStore(
+    subscribe,
+    () => current,
+    () => current,
+  );

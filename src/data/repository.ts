@@ -1,0 +1,96 @@
+import type { Book } from '@/core/project';
+import { emptyBook, emptyHistory } from '@/core/project';
+import {
+  DEFAULT_SETTINGS, newProjectRecord, packBook, packProject, packSettings, unpackBook, unpackProject, unpackSettings,
+  type BookRecord, type Damaged, type ProjectRecord, type Settings,
+} from './records'; // prettier-ignore
+import { exclusively, keysUnder, readText, removeKey, writeText } from './storage';
+
+const PROJECTS = 'billet/project/';
+const BOOK = 'billet/book';
+const SETTINGS = 'billet/settings';
+const DAY = 24 * 3600 * 1000;
+export const DAYS_KEPT = 30;
+
+export type Place = 'projects' | 'book' | 'settings';
+
+/** Which part of the workspace a stored key belongs to. */
+export const placeOf = (key: string): Place | null =>
+  key.startsWith(PROJECTS) ? 'projects' : key === BOOK ? 'book' : key === SETTINGS ? 'settings' : null;
+
+export interface Projects {
+  records: Record<string, ProjectRecord>;
+  damaged: Damaged[];
+}
+
+/** All projects kept, the deleted too; those deleted over 30 days ago are dropped for good. */
+export const loadProjects = async (now: number): Promise<Projects> => {
+  const projects: Projects = { records: {}, damaged: [] };
+  for (const key of await keysUnder(PROJECTS)) {
+    const text = await readText(key);
+    if (text === null) continue;
+    const record = unpackProject(text);
+    if (!record.ok) projects.damaged.push({ key, text, problems: record.problems });
+    else if (record.value.deletedAt !== null && now - record.value.deletedAt > DAYS_KEPT * DAY)
+      await removeKey(key);
+    else projects.records[record.value.project.id] = record.value;
+  }
+  return projects;
+};
+
+/** The price book; an unreadable one is set aside under another key, never overwritten. */
+export const loadBook = async (now: number): Promise<BookRecord> => {
+  const text = await readText(BOOK);
+  const record = text === null ? null : unpackBook(text);
+  if (record?.ok) return record.value;
+  if (text !== null) await writeText(`billet/aside/book-${now}`, text);
+  return { revision: 0, book: emptyBook(), history: emptyHistory() };
+};
+
+export const loadSettings = async (): Promise<Settings | null> => {
+  const text = await readText(SETTINGS);
+  const settings = text === null ? null : unpackSettings(text);
+  return settings?.ok ? settings.value : settings === null ? null : DEFAULT_SETTINGS;
+};
+
+export const saveSettings = (settings: Settings): Promise<void> =>
+  writeText(SETTINGS, packSettings(settings));
+
+export type Saved = 'saved' | 'refused';
+
+/** Writes a project whose stored revision is the one before; refuses when another tab was first. */
+export const saveProject = (record: ProjectRecord): Promise<Saved> =>
+  exclusively(async () => {
+    const key = PROJECTS + record.project.id;
+    const text = await readText(key);
+    const stored = text === null ? null : unpackProject(text);
+    if (stored?.ok && stored.value.revision !== record.revision - 1) return 'refused';
+    await writeText(key, packProject(record));
+    return 'saved';
+  });
+
+/** As saveProject, for the price book. */
+export const saveBook = (record: BookRecord): Promise<Saved> =>
+  exclusively(async () => {
+    const text = await readText(BOOK);
+    const stored = text === null ? null : unpackBook(text);
+    if (stored?.ok && stored.value.revision !== record.revision - 1) return 'refused';
+    await writeText(BOOK, packBook(record));
+    return 'saved';
+  });
+
+export const removeDamaged = (key: string): Promise<void> => removeKey(key);
+
+/** Fills an empty browser with the samples. Existing projects of the same id and existing prices are left alone. */
+export const addSamples = async (book: BookRecord, existing: Projects): Promise<void> => {
+  const { samples } = await import('./samples');
+  let merged: Book = book.book;
+  for (const { project, book: own } of samples()) {
+    merged = { stores: { ...own.stores, ...merged.stores }, prices: { ...own.prices, ...merged.prices } };
+    const held = existing.records[project.id];
+    if (held && held.deletedAt === null) continue;
+    await saveProject({ ...newProjectRecord(project), revision: (held?.revision ?? 0) + 1 });
+  }
+  await saveBook({ revision: book.revision + 1, book: merged, history: { past: [], future: [] } });
+  if ((await loadSettings()) === null) await saveSettings(DEFAULT_SETTINGS);
+};

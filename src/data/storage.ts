@@ -1,0 +1,34 @@
+import AsyncStorage from '@react-native-async-storage/async-storage';
+
+/** What is thrown when the browser has no room left. */
+export class StorageFull extends Error {}
+
+export const readText = (key: string): Promise<string | null> => AsyncStorage.getItem(key);
+
+/** Writes, or throws StorageFull and leaves what was there. */
+export const writeText = async (key: string, text: string): Promise<void> => {
+  try {
+    await AsyncStorage.setItem(key, text);
+  } catch (error) {
+    throw new StorageFull(String(error));
+  }
+};
+
+export const removeKey = (key: string): Promise<void> => AsyncStorage.removeItem(key);
+
+/** All keys that begin with `prefix`. */
+export const keysUnder = async (prefix: string): Promise<string[]> =>
+  (await AsyncStorage.getAllKeys()).filter((key) => key.startsWith(prefix)).sort();
+
+/** Runs `work` while no other tab does: read, compare and write as one step. */
+export const exclusively = async <T>(work: () => Promise<T>): Promise<T> =>
+  typeof navigator !== 'undefined' && 'locks' in navigator
+    ? ((await navigator.locks.request('billet', work)) as T)
+    : work();
+
+/** Calls `listener` with a key that another tab has written. Returns how to stop. */
+export const onOtherTab = (listener: (key: string) => void): (() => void) => {
+  const heard = (event: StorageEvent) => event.key !== null && listener(event.key);
+  window.addEventListener('storage', heard);
+  return () => window.removeEventListener('storage', heard);
+};

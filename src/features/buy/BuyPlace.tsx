@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import { Link } from 'expo-router';
+import { formatLength, formatMoney } from '@/core/measure';
+import type { Plan, PlanProblem } from '@/core/plan';
+import { useProject, type OpenProject } from '@/data';
+import { shownPlan, usePlanAndMoney } from '@/planning';
+import { Band, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
+import { Boards } from './Boards';
+import { BoughtForm, type Bought } from './BoughtForm';
+import { BuyList } from './BuyList';
+
+/** What to buy, by store, and how every board and sheet is cut. */
+export const BuyPlace = ({ id }: { id: string }) => {
+  const open = useProject(id);
+  return open ? <Buy open={open} /> : null;
+};
+
+const VIEWS = [
+  { value: 'list', label: 'List' },
+  { value: 'boards', label: 'Boards' },
+] as const;
+
+const Buy = ({ open }: { open: OpenProject }) => {
+  const { project, book } = open;
+  const isWide = useIsWide();
+  const { plan, money } = usePlanAndMoney(project, book);
+  const shown = shownPlan(plan);
+  const [view, setView] = useState<'list' | 'boards'>('list');
+  const [bought, setBought] = useState<Bought | null>(null);
+  const form = bought ? (
+    <BoughtForm key={bought.key} open={open} bought={bought} onClose={() => setBought(null)} />
+  ) : null;
+  if (!plan) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
+  const isEmpty = project.groups.every(({ options }) => options.every(({ parts }) => parts.length === 0));
+  if (isEmpty)
+    return (
+      <Columns>
+        <Words style={styles.pad}>Nothing to buy yet. Add parts first.</Words>
+      </Columns>
+    );
+  const boards = shown ? (
+    <>
+      <Boards project={project} plan={shown} />
+      {shown.short.length > 0 ? <Short plan={shown} unit={project.unit} /> : null}
+    </>
+  ) : null;
+  return (
+    <Columns detail={form} beside={boards}>
+      <View style={styles.head}>
+        <View style={styles.headline}>
+          <Words size="title">{formatMoney(money.toBuy, project.currency)} to buy</Words>
+          {shown && shown.total > shown.lowerBound ? <Stamp text="not proved" tone="plain" /> : null}
+        </View>
+        {shown ? (
+          <Words size="small" tone="soft">
+            {proofWords(shown)}
+          </Words>
+        ) : null}
+      </View>
+      {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
+      {isWide ? null : <Segments label="Views of the plan" value={view} onChange={setView} options={VIEWS} />}
+      {isWide || view === 'list' ? <BuyList open={open} plan={shown} onEdit={setBought} /> : boards}
+      {isWide ? null : form}
+    </Columns>
+  );
+};
+
+/** How far the plan is to be trusted, in money. */
+const proofWords = ({ total, lowerBound, currency }: Plan): string => {
+  if (total === 0) return 'All that is needed is bought.';
+  if (total <= lowerBound) return 'No plan can cost less.';
+  return `A good plan, not proved cheapest: a better one could save ${formatMoney(total - lowerBound, currency)} at the most.`;
+};
+
+/** What cannot be made, and why. */
+const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: string }) => {
+  const ink = useInk();
+  return (
+    <View role="region" aria-label="Cannot be made yet">
+      <Band
+        title="Cannot be made yet"
+        note={`${problems.length} ${problems.length === 1 ? 'thing' : 'things'}, not in the sums`}
+        tone="bad"
+      />
+      {problems.map(({ sentence }, index) => (
+        <Row key={index} style={styles.problem}>
+          <View style={styles.problemLine}>
+            <Icon name="warning" color={ink.red} />
+            <Words style={styles.grow}>{sentence}</Words>
+          </View>
+        </Row>
+      ))}
+      <Link href={`/project/${projectId}/prices`} style={styles.link}>
+        <Words tone="good">Go to Prices</Words>
+      </Link>
+    </View>
+  );
+};
+
+/** Pieces that come out short, with the advice to measure first. */
+const Short = ({ plan, unit }: { plan: Plan; unit: 'in' | 'mm' }) => (
+  <View role="region" aria-label="Comes out short">
+    <Band title="Comes out short" note="allowed by the project" />
+    {plan.short.map(({ part, by, count }, index) => (
+      <Row key={index} style={styles.problem}>
+        <Words>
+          {count} × {part}, each {formatLength(by, unit)} shorter than asked. Measure the board before the
+          first cut: most run a little over.
+        </Words>
+      </Row>
+    ))}
+  </View>
+);
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 60 },
+  pad: { padding: 16 },
+  head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
+  headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
+  problem: { paddingHorizontal: 16, paddingVertical: 10 },
+  problemLine: { flexDirection: 'row', gap: 10, alignItems: 'center' },
+  grow: { flex: 1 },
+  link: { paddingHorizontal: 16, paddingVertical: 12, minHeight: 44, display: 'flex' },
+});

@@ -1,0 +1,159 @@
+import { useRef, useState } from 'react';
+import { StyleSheet, TextInput, View } from 'react-native';
+import { Button, Menu } from 'react-native-paper';
+import { readQuickLine } from '@/core/formats';
+import { emptyGroup, type Project } from '@/core/project';
+import { newId, type OpenProject } from '@/data';
+import { FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
+import { readBack } from './words';
+
+interface Props {
+  open: OpenProject;
+  groupId: string | null;
+  setGroupId: (id: string) => void;
+}
+
+/** One line that reads `4 2x4 31 1/2 post`, shows how it understands while one types, and adds the part. */
+export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props) => {
+  const ink = useInk();
+  const [text, setText] = useState('');
+  const input = useRef<TextInput>(null);
+  const group = project.groups.find(({ id }) => id === groupId) ?? project.groups.at(-1) ?? null;
+  const reading = readQuickLine(text, project.unit);
+  const isBlank = text.trim() === '';
+  const taken =
+    reading.ok &&
+    group?.options.some(({ parts }) => parts.some(({ name }) => name === reading.value.part.name));
+  const add = () => {
+    if (!reading.ok) return;
+    const home = group ?? emptyGroup(newId(), newId(), 'main');
+    if (!group) run({ type: 'addGroup', group: home });
+    const part = {
+      ...reading.value.part,
+      id: newId(),
+      name: freeName(project, home.id, reading.value.part.name),
+    };
+    run({ type: 'addPart', groupId: home.id, part });
+    setText('');
+    input.current?.focus();
+  };
+  return (
+    <View style={styles.quick}>
+      <View style={[styles.frame, { borderColor: ink.ink, backgroundColor: ink.card }]}>
+        <TextInput
+          ref={input}
+          value={text}
+          onChangeText={setText}
+          onSubmitEditing={add}
+          submitBehavior="submit"
+          placeholder={project.unit === 'in' ? '4 2x4 31 1/2 post' : '4 45x145 800 post'}
+          placeholderTextColor={ink.soft}
+          aria-label="Add a part: how many, section, length, name"
+          autoCapitalize="none"
+          autoCorrect={false}
+          style={[styles.input, TABULAR, { color: ink.ink }]}
+        />
+        <Button onPress={add} disabled={!reading.ok} contentStyle={styles.add} aria-label="Add part">
+          Add
+        </Button>
+      </View>
+      <View style={styles.tokens} aria-live="polite" testID="read-back">
+        {reading.ok ? (
+          <>
+            {reading.value.tokens.map(({ role, text: word }, index) => (
+              <View key={index} style={[styles.token, role !== 'name' && { backgroundColor: ink.pale }]}>
+                <Words size="small">{word}</Words>
+              </View>
+            ))}
+            <Words size="small" tone="soft" style={styles.back}>
+              {readBack(reading.value.part, project.unit, group?.name ?? 'main')}
+              {taken ? ' · there is one of that name; this gets a number' : ''}
+            </Words>
+          </>
+        ) : (
+          <Words size="small" tone={isBlank ? 'soft' : 'bad'}>
+            {isBlank
+              ? 'How many, section, length, name. Sheets: 2 3/4 24 x 36 shelf. Hardware: 48 deck screws.'
+              : reading.problems[0]?.sentence}
+          </Words>
+        )}
+      </View>
+      {project.groups.length > 1 ? (
+        <GroupPicker project={project} groupId={group?.id ?? ''} onPick={setGroupId} />
+      ) : null}
+    </View>
+  );
+};
+
+/** Names are unique in their group: the second post is `Post 2`. */
+export const freeName = (project: Project, groupId: string, wanted: string): string => {
+  const names = new Set(
+    project.groups
+      .find(({ id }) => id === groupId)
+      ?.options.flatMap(({ parts }) => parts.map(({ name }) => name)) ?? [],
+  );
+  const stem = wanted.replace(/ \d+$/, '');
+  let name = wanted;
+  for (let number = 2; names.has(name); number++) name = `${stem} ${number}`;
+  return name;
+};
+
+const GroupPicker = ({
+  project,
+  groupId,
+  onPick,
+}: {
+  project: Project;
+  groupId: string;
+  onPick: (id: string) => void;
+}) => {
+  const [isOpen, setOpen] = useState(false);
+  const name = project.groups.find(({ id }) => id === groupId)?.name ?? '';
+  return (
+    <Menu
+      visible={isOpen}
+      onDismiss={() => setOpen(false)}
+      anchorPosition="bottom"
+      anchor={
+        <Button
+          compact
+          onPress={() => setOpen(true)}
+          contentStyle={styles.add}
+          style={styles.picker}
+          aria-label={`Group for new parts: ${name}`}
+        >
+          in {name} · change
+        </Button>
+      }
+    >
+      {project.groups.map((group) => (
+        <Menu.Item
+          key={group.id}
+          title={group.name}
+          onPress={() => {
+            onPick(group.id);
+            setOpen(false);
+          }}
+        />
+      ))}
+    </Menu>
+  );
+};
+
+const styles = StyleSheet.create({
+  quick: { paddingHorizontal: 16, paddingTop: 12, paddingBottom: 8 },
+  frame: { flexDirection: 'row', alignItems: 'center', borderWidth: 2, minHeight: 52 },
+  input: {
+    flex: 1,
+    minWidth: 0,
+    fontSize: 19,
+    fontFamily: FONTS.regular,
+    paddingHorizontal: 12,
+    minHeight: TOUCH,
+  },
+  add: { minHeight: TOUCH },
+  tokens: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginTop: 6, minHeight: 24 },
+  token: { paddingHorizontal: 6 },
+  back: { flexBasis: '100%' },
+  picker: { alignSelf: 'flex-start', marginLeft: -8 },
+});

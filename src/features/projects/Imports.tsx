@@ -1,0 +1,144 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { readParts, readPrices, rowsForBook } from '@/core/formats';
+import type { Group, Price, Store } from '@/core/project';
+import type { Problem, Result } from '@/core/result';
+import { newId, notify, pickFile, today, type OpenProject } from '@/data';
+import { Faults, Sheet, Words } from '@/ui';
+
+/** Asks for a file at once, and reads it. */
+const usePicked = <T,>(
+  accept: string,
+  onNone: () => void,
+  read: (text: string, name: string) => Result<T>,
+): { name: string; result: Result<T> } | null => {
+  const [picked, setPicked] = useState<{ name: string; result: Result<T> } | null>(null);
+  useEffect(() => {
+    void pickFile(accept).then((file) => {
+      if (file) setPicked({ name: file.name, result: read(file.text, file.name) });
+      else onNone();
+    });
+    // The file is asked for once, when this opens.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  return picked;
+};
+
+const Wrong = ({ name, problems, onClose }: { name: string; problems: Problem[]; onClose: () => void }) => (
+  <Sheet title="Nothing was taken" onClose={onClose} foot={<Button onPress={onClose}>Close</Button>}>
+    <Faults file={name} problems={problems} />
+  </Sheet>
+);
+
+/** Reads parts.csv, shows what is in it, and takes it in place of the parts or beside them. */
+export const ImportParts = ({
+  open: { project, run },
+  onClose,
+}: {
+  open: OpenProject;
+  onClose: () => void;
+}) => {
+  const picked = usePicked('.csv,text/csv', onClose, (text, name) =>
+    readParts(text, name, project.unit, newId),
+  );
+  if (!picked) return null;
+  if (!picked.result.ok)
+    return <Wrong name={picked.name} problems={picked.result.problems} onClose={onClose} />;
+  const groups = picked.result.value;
+  const take = (taken: Group[]) => {
+    run({ type: 'importParts', groups: taken });
+    notify({ text: `Parts taken from ${picked.name}.` });
+    onClose();
+  };
+  const count = groups.reduce((sum, group) => sum + (group.options[0]?.parts.length ?? 0), 0);
+  return (
+    <Sheet
+      title="Import parts"
+      onClose={onClose}
+      foot={
+        <>
+          {project.groups.length > 0 ? (
+            <Button onPress={() => take(beside(project.groups, groups))}>Add to the parts</Button>
+          ) : null}
+          <Button mode="contained" onPress={() => take(groups)}>
+            {project.groups.length > 0 ? 'Replace the parts' : 'Take the parts'}
+          </Button>
+        </>
+      }
+    >
+      <Words>
+        {picked.name} has {count} {count === 1 ? 'part' : 'parts'}:
+      </Words>
+      {groups.map((group) => (
+        <View key={group.id}>
+          <Words size="strong">{group.name}</Words>
+          <Words tone="soft">
+            {group.options[0]?.parts.map(({ quantity, name }) => `${quantity} × ${name}`).join(', ')}
+          </Words>
+        </View>
+      ))}
+    </Sheet>
+  );
+};
+
+/** The groups there are, and the parts of new ones: in the group of the same name, else behind them. */
+const beside = (held: Group[], added: Group[]): Group[] => [
+  ...held.map((group) => {
+    const same = added.find(({ name }) => name === group.name)?.options[0]?.parts ?? [];
+    return {
+      ...group,
+      options: group.options.map((option) =>
+        option.id === group.chosen ? { ...option, parts: [...option.parts, ...same] } : option,
+      ),
+    };
+  }),
+  ...added.filter(({ name }) => !held.some((group) => group.name === name)),
+];
+
+/** Reads prices.csv, shows what is new in it, and takes it into the price book. */
+export const ImportPrices = ({
+  open: { project, book, runOnBook },
+  onClose,
+}: {
+  open: OpenProject;
+  onClose: () => void;
+}) => {
+  const picked = usePicked(
+    '.csv,text/csv',
+    onClose,
+    (text, name): Result<{ prices: Price[]; stores: Store[]; known: number }> => {
+      const rows = readPrices(text, name, project.unit);
+      return rows.ok
+        ? { ok: true, value: rowsForBook(rows.value, book, project.currency, newId, today()) }
+        : rows;
+    },
+  );
+  if (!picked) return null;
+  if (!picked.result.ok)
+    return <Wrong name={picked.name} problems={picked.result.problems} onClose={onClose} />;
+  const { prices, stores, known } = picked.result.value;
+  const take = () => {
+    runOnBook({ type: 'putPrices', prices, stores });
+    notify({ text: `${prices.length} prices taken from ${picked.name}.` });
+    onClose();
+  };
+  return (
+    <Sheet
+      title="Import prices"
+      onClose={onClose}
+      foot={
+        <Button mode="contained" onPress={take} disabled={prices.length === 0}>
+          Take {prices.length} {prices.length === 1 ? 'price' : 'prices'}
+        </Button>
+      }
+    >
+      <Words>
+        {picked.name}: {prices.length} new {prices.length === 1 ? 'price' : 'prices'}, {known} known already,
+        in {project.currency}.
+      </Words>
+      {stores.length > 0 ? <Words>New stores: {stores.map(({ name }) => name).join(', ')}.</Words> : null}
+      <Words tone="soft">Rows without a date are taken as seen today. Older prices stay as history.</Words>
+    </Sheet>
+  );
+};

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { Button } from 'react-native-paper';
+import { useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { readProjectFile } from '@/core/formats';
+import type { Book, Project } from '@/core/project';
+import type { Problem } from '@/core/result';
+import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/data';
+import { Faults, Sheet, Words } from '@/ui';
+import { mergeBook } from './mergeBook';
+
+type Read = { name: string; problems: Problem[] } | { name: string; project: Project; book: Book };
+
+/** Opens a project file: what is wrong in it is listed; a project that is here already is replaced or kept beside. */
+export const OpenFile = () => {
+  const [read, setRead] = useState<Read | null>(null);
+  const client = useQueryClient();
+  const router = useRouter();
+  const book = useBook();
+  const records = useProjects()?.records ?? [];
+  const close = () => setRead(null);
+
+  const take = (project: Project, own: Book) => {
+    const merged = mergeBook(book, own);
+    const known = project.excludedStores.map((id) => merged.storeIds[id] ?? id);
+    const purchases = project.purchases.map((purchase) => ({
+      ...purchase,
+      storeId: merged.storeIds[purchase.storeId] ?? purchase.storeId,
+    }));
+    if (merged.prices.length + merged.stores.length > 0)
+      changeBook(client, { type: 'putPrices', prices: merged.prices, stores: merged.stores });
+    addProject(client, { ...project, excludedStores: known, purchases });
+    notify({ text: `${project.name} is open.` });
+    close();
+    router.push(`/project/${project.id}/parts`);
+  };
+
+  const pick = async () => {
+    const file = await pickFile('.json,application/json');
+    if (!file) return;
+    const result = readProjectFile(file.text, file.name);
+    if (!result.ok) return setRead({ name: file.name, problems: result.problems });
+    const isHere = records.some(({ project }) => project.id === result.value.project.id);
+    if (isHere) setRead({ name: file.name, ...result.value });
+    else take(result.value.project, result.value.book);
+  };
+
+  return (
+    <>
+      <Button mode="outlined" onPress={() => void pick()} contentStyle={{ minHeight: 44 }}>
+        Open a file
+      </Button>
+      {read && 'problems' in read ? (
+        <Sheet title="The file was not opened" onClose={close} foot={<Button onPress={close}>Close</Button>}>
+          <Faults file={read.name} problems={read.problems} />
+        </Sheet>
+      ) : null}
+      {read && 'project' in read ? (
+        <Sheet
+          title={`${read.project.name} is here already`}
+          onClose={close}
+          foot={
+            <>
+              <Button onPress={close}>Cancel</Button>
+              <Button
+                onPress={() =>
+                  take({ ...read.project, id: newId(), name: `${read.project.name} (from file)` }, read.book)
+                }
+              >
+                Keep both
+              </Button>
+              <Button mode="contained" onPress={() => take(read.project, read.book)}>
+                Replace it
+              </Button>
+            </>
+          }
+        >
+          <Words>
+            Replace the project in this browser by the one in {read.name}, or keep both side by side?
+          </Words>
+        </Sheet>
+      ) : null}
+    </>
+  );
+};

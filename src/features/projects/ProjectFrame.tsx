@@ -1,0 +1,112 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator, Button } from 'react-native-paper';
+import { useRouter } from 'expo-router';
+import { formatMoney } from '@/core/measure';
+import { useProject, type OpenProject } from '@/data';
+import { usePlanAndMoney } from '@/planning';
+import { IconAction, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { ProjectMenu } from './ProjectMenu';
+
+/** What stays in sight in all places of a project: its name, undo and redo, and the money strip. */
+export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode }) => {
+  const open = useProject(id);
+  const router = useRouter();
+  if (open === null) return <ActivityIndicator style={styles.wait} />;
+  if (open === undefined)
+    return (
+      <View style={styles.missing}>
+        <Words size="title">There is no such project here</Words>
+        <Words>It may have been deleted, or be kept in another browser. Open its file to have it here.</Words>
+        <Button mode="contained" onPress={() => router.replace('/')}>
+          See the projects
+        </Button>
+      </View>
+    );
+  return (
+    <View style={styles.frame}>
+      <Head open={open} />
+      {children}
+    </View>
+  );
+};
+
+const Head = ({ open }: { open: OpenProject }) => {
+  const { project, book, undo, redo, undoLabel, redoLabel } = open;
+  const { money, isStale } = usePlanAndMoney(project, book);
+  const ink = useInk();
+  const isWide = useIsWide();
+  const router = useRouter();
+  const [isMenuOpen, setMenuOpen] = useState(false);
+  useUndoKeys(undo, redo);
+  return (
+    <View style={[styles.head, { backgroundColor: ink.paper, borderColor: ink.hairline }]}>
+      <View style={styles.bar}>
+        {isWide ? null : (
+          <IconAction icon="back" label="Back to projects" onPress={() => router.navigate('/')} />
+        )}
+        <Words size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
+          {project.name}
+        </Words>
+        <IconAction
+          icon="undo"
+          label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}
+          onPress={undo}
+          disabled={!undoLabel}
+        />
+        <IconAction
+          icon="redo"
+          label={redoLabel ? `Redo: ${redoLabel}` : 'Nothing to redo'}
+          onPress={redo}
+          disabled={!redoLabel}
+        />
+        <ProjectMenu open={open} isOpen={isMenuOpen} setOpen={setMenuOpen} />
+      </View>
+      <View
+        style={[styles.strip, isWide && styles.stripWide, isStale && styles.stale]}
+        aria-busy={isStale}
+        testID="money-strip"
+      >
+        <MoneyStrip
+          spent={money.spent}
+          toBuy={money.toBuy}
+          target={money.target}
+          isIncomplete={!money.complete}
+          format={(sum) => formatMoney(sum, project.currency)}
+        />
+      </View>
+    </View>
+  );
+};
+
+/** Ctrl+Z and Ctrl+Shift+Z (or Ctrl+Y), unless a field holds text whose own typing they should take back. */
+const useUndoKeys = (undo: () => void, redo: () => void): void => {
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const key = event.key.toLowerCase();
+      const way = key === 'y' || (key === 'z' && event.shiftKey) ? redo : key === 'z' ? undo : null;
+      const field = document.activeElement;
+      const isTyping =
+        (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) && field.value !== '';
+      if (!way || isTyping) return;
+      event.preventDefault();
+      way();
+    };
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, [undo, redo]);
+};
+
+const styles = StyleSheet.create({
+  frame: { flex: 1 },
+  wait: { marginTop: 80 },
+  missing: { padding: 24, gap: 12, maxWidth: 520, alignItems: 'flex-start' },
+  head: { borderBottomWidth: 1, paddingBottom: 10 },
+  bar: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 52 },
+  name: { flex: 1, paddingHorizontal: 4 },
+  nameWide: { paddingHorizontal: 12 },
+  strip: { paddingHorizontal: 16 },
+  stripWide: { maxWidth: 780 },
+  stale: { opacity: 0.65 },
+});

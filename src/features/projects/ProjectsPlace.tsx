@@ -1,0 +1,124 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator, Button } from 'react-native-paper';
+import { Link } from 'expo-router';
+import { formatMoney } from '@/core/measure';
+import { chosenOption, type Book, type Project } from '@/core/project';
+import { saveFile, useBook, useProjects, type Damaged } from '@/data';
+import { usePlanAndMoney } from '@/planning';
+import { Columns, Logo, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { OpenFile } from './OpenFile';
+import { NewProject } from './ProjectDetails';
+
+/** All projects, each with its money strip. */
+export const ProjectsPlace = () => {
+  const projects = useProjects();
+  const book = useBook();
+  const isWide = useIsWide();
+  const [isMaking, setMaking] = useState(false);
+  if (!projects) return <ActivityIndicator style={styles.wait} />;
+  return (
+    <Columns>
+      <View style={styles.head}>
+        {isWide ? null : <Logo size={36} />}
+        <Words size="headline" style={styles.grow}>
+          {isWide ? 'Projects' : 'Billet'}
+        </Words>
+      </View>
+      <View style={styles.actions}>
+        <Button mode="contained" icon="add" onPress={() => setMaking(true)} contentStyle={styles.button}>
+          New project
+        </Button>
+        <OpenFile />
+      </View>
+      {projects.damaged.map((record) => (
+        <DamagedRecord key={record.key} record={record} />
+      ))}
+      {projects.records.length === 0 ? (
+        <View style={styles.empty}>
+          <Words>
+            No project yet. Make one, open a file, or bring the sample projects back under Settings.
+          </Words>
+        </View>
+      ) : (
+        <View style={styles.cards} role="list" aria-label="Projects">
+          {projects.records.map(({ project }) => (
+            <ProjectCard key={project.id} project={project} book={book} />
+          ))}
+        </View>
+      )}
+      {isMaking ? <NewProject onClose={() => setMaking(false)} /> : null}
+    </Columns>
+  );
+};
+
+const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
+  const ink = useInk();
+  const { money } = usePlanAndMoney(project, book);
+  const pieces = project.groups
+    .flatMap((group) => chosenOption(group)?.parts ?? [])
+    .reduce((sum, part) => sum + part.quantity, 0);
+  const format = (sum: number) => formatMoney(sum, project.currency);
+  return (
+    <View role="listitem">
+      <Link
+        href={`/project/${project.id}/parts`}
+        style={[styles.card, { backgroundColor: ink.card, borderColor: ink.hairline }]}
+      >
+        <View style={styles.cardInside}>
+          <View style={styles.cardHead}>
+            <Words size="title" style={styles.grow} numberOfLines={1}>
+              {project.name}
+            </Words>
+            <Words size="title">{format(money.total)}</Words>
+          </View>
+          <Words size="small" tone="soft" numberOfLines={2}>
+            {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} pieces${project.note ? ` · ${project.note}` : ''}`}
+          </Words>
+          <MoneyStrip
+            size="small"
+            spent={money.spent}
+            toBuy={money.toBuy}
+            target={money.target}
+            isIncomplete={!money.complete}
+            format={format}
+          />
+        </View>
+      </Link>
+    </View>
+  );
+};
+
+const DamagedRecord = ({ record }: { record: Damaged }) => (
+  <View style={styles.empty}>
+    <Words tone="bad">A project that is kept in this browser cannot be read. It is left as it is.</Words>
+    {record.problems.slice(0, 3).map(({ place, sentence }, index) => (
+      <Words key={index} size="small" tone="soft">
+        {`${place} ${sentence}`.trim()}
+      </Words>
+    ))}
+    <Button mode="outlined" onPress={() => saveFile('unreadable.billet.txt', record.text, 'text/plain')}>
+      Save its data to a file
+    </Button>
+  </View>
+);
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 80 },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingHorizontal: 16,
+    paddingTop: 16,
+    paddingBottom: 8,
+  },
+  grow: { flex: 1 },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, paddingHorizontal: 16, paddingBottom: 16 },
+  button: { minHeight: 44 },
+  empty: { padding: 16, gap: 8, alignItems: 'flex-start' },
+  cards: { gap: 12, paddingHorizontal: 16 },
+  card: { display: 'flex', borderWidth: 1, textDecorationLine: 'none' },
+  cardInside: { flex: 1, padding: 14, gap: 6 },
+  cardHead: { flexDirection: 'row', alignItems: 'baseline', gap: 12 },
+});

@@ -1,0 +1,30 @@
+import type { Book, Price, Store } from '@/core/project';
+import { nameKey } from '@/core/wood';
+
+/** What a file's stores and prices add to the book, and which ids its stores have here. */
+export interface Merged {
+  stores: Store[];
+  prices: Price[];
+  storeIds: Record<string, string>;
+}
+
+/**
+ * Joins the stores and prices of a file to the book: a store is known by its id, or by its name and currency; a
+ * price by its id. What is here already stays as it is.
+ */
+export const mergeBook = (held: Book, own: Book): Merged => {
+  const merged: Merged = { stores: [], prices: [], storeIds: {} };
+  for (const store of Object.values(own.stores)) {
+    const same =
+      held.stores[store.id] ??
+      Object.values(held.stores).find(
+        ({ name, currency }) => nameKey(name) === nameKey(store.name) && currency === store.currency,
+      );
+    merged.storeIds[store.id] = same?.id ?? store.id;
+    if (!same) merged.stores.push(store);
+  }
+  for (const price of Object.values(own.prices))
+    if (!held.prices[price.id])
+      merged.prices.push({ ...price, storeId: merged.storeIds[price.storeId] ?? price.storeId });
+  return merged;
+};

@@ -1,0 +1,181 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Button } from 'react-native-paper';
+import { useQueryClient } from '@tanstack/react-query';
+import { isCurrency, parseDecimal, type LengthUnit } from '@/core/measure';
+import { ok, type Result } from '@/core/result';
+import {
+  bringSamplesBack,
+  DAYS_KEPT,
+  notify,
+  setDeleted,
+  startEmpty,
+  useProjects,
+  useSettings,
+  type Settings,
+} from '@/data';
+import { Band, Choice, Columns, Confirm, LengthField, ReadField, Row, Words } from '@/ui';
+
+const readCurrency = (text: string): Result<string> =>
+  isCurrency(text.trim().toUpperCase())
+    ? ok(text.trim().toUpperCase())
+    : {
+        ok: false,
+        problems: [
+          {
+            code: 'currency',
+            place: '',
+            sentence: 'Write the three letters of the currency, such as USD or EUR.',
+          },
+        ],
+      };
+
+const readShare = (text: string): Result<number> => {
+  const percent = parseDecimal(text.replace('%', ''));
+  if (!percent.ok) return percent;
+  return percent.value <= 100
+    ? ok(percent.value / 100)
+    : {
+        ok: false,
+        problems: [{ code: 'tax', place: '', sentence: 'Tax is a share in percent, at most 100.' }],
+      };
+};
+
+/** What new projects start with, how Billet looks, and what is kept in this browser. */
+export const SettingsPlace = () => {
+  const { settings, change } = useSettings();
+  const client = useQueryClient();
+  const projects = useProjects();
+  const [isEmptying, setEmptying] = useState(false);
+  const count = projects?.records.length ?? 0;
+  const samples = async () => {
+    await bringSamplesBack(client);
+    notify({ text: 'The sample projects are back.' });
+  };
+  return (
+    <Columns>
+      <View style={styles.head}>
+        <Words size="headline">Settings</Words>
+      </View>
+      <Band title="Look" />
+      <View style={styles.pad}>
+        <Choice
+          label="Light or dark"
+          value={settings.theme}
+          options={[
+            { value: 'system', label: 'As the device' },
+            { value: 'light', label: 'Light' },
+            { value: 'dark', label: 'Dark' },
+          ]}
+          onChange={(theme: Settings['theme']) => change({ theme })}
+        />
+      </View>
+      <Band title="New projects start with" />
+      <View style={styles.pad}>
+        <Choice
+          label="Unit of lengths"
+          value={settings.unit}
+          options={[
+            { value: 'in', label: 'Inches' },
+            { value: 'mm', label: 'Millimetres' },
+          ]}
+          onChange={(unit: LengthUnit) => change({ unit })}
+        />
+        <ReadField
+          label="Currency"
+          text={settings.currency}
+          read={readCurrency}
+          onRead={(currency) => change({ currency })}
+        />
+        <ReadField
+          label="Sales tax in percent"
+          inputMode="decimal"
+          text={String(Number((settings.tax * 100).toFixed(4)))}
+          read={readShare}
+          onRead={(tax) => change({ tax })}
+        />
+        <Choice
+          label="Prices on the tags"
+          value={settings.taxIncluded ? 'with' : 'without'}
+          options={[
+            { value: 'without', label: 'Without tax' },
+            { value: 'with', label: 'Tax included' },
+          ]}
+          onChange={(value) => change({ taxIncluded: value === 'with' })}
+        />
+        <LengthField
+          label="Saw kerf"
+          value={settings.kerf}
+          unit={settings.unit}
+          zero="allowed"
+          onChange={(kerf) => kerf && change({ kerf })}
+        />
+        <Words size="small" tone="soft">
+          A full-kerf blade takes about 1/8 in, a thin one 3/32 in (rules of thumb). A project has its own
+          under Project details.
+        </Words>
+      </View>
+      <Band title="Samples" />
+      <View style={styles.pad}>
+        <Words>Three projects with their stores and prices, all invented, to try things on.</Words>
+        <View style={styles.buttons}>
+          <Button mode="outlined" onPress={() => void samples()} contentStyle={styles.button}>
+            Bring the samples back
+          </Button>
+          <Button mode="outlined" onPress={() => setEmptying(true)} contentStyle={styles.button}>
+            Start empty
+          </Button>
+        </View>
+      </View>
+      {projects && projects.deleted.length > 0 ? (
+        <>
+          <Band title="Deleted" note={`kept for ${DAYS_KEPT} days`} />
+          {projects.deleted.map(({ project, deletedAt }) => (
+            <Row key={project.id} style={styles.deleted}>
+              <View style={styles.line}>
+                <View style={styles.grow}>
+                  <Words>{project.name}</Words>
+                  <Words size="small" tone="soft">
+                    deleted {new Date(deletedAt ?? 0).toISOString().slice(0, 10)}
+                  </Words>
+                </View>
+                <Button
+                  onPress={() => setDeleted(client, project.id, null)}
+                  contentStyle={styles.button}
+                  aria-label={`Have ${project.name} back`}
+                >
+                  Have it back
+                </Button>
+              </View>
+            </Row>
+          ))}
+        </>
+      ) : null}
+      <Band title="Where things are kept" />
+      <View style={styles.pad}>
+        <Words>
+          Everything is kept in this browser alone, and in the files you save. Nothing is sent anywhere.
+        </Words>
+      </View>
+      {isEmptying ? (
+        <Confirm
+          title="Start empty?"
+          text={`All ${count} projects go to Deleted for ${DAYS_KEPT} days; all stores and prices are taken away.`}
+          verb="Start empty"
+          onConfirm={() => startEmpty(client)}
+          onClose={() => setEmptying(false)}
+        />
+      ) : null}
+    </Columns>
+  );
+};
+
+const styles = StyleSheet.create({
+  head: { padding: 16, paddingBottom: 8 },
+  pad: { padding: 16, gap: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
+  button: { minHeight: 44 },
+  deleted: { paddingHorizontal: 16, paddingVertical: 8 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+});

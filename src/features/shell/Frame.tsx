@@ -1,0 +1,127 @@
+import type { ReactNode } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { Link, usePathname, type Href } from 'expo-router';
+import { useProjects } from '@/data';
+import { FONTS, Logo, TOUCH, useInk, useIsWide, Words } from '@/ui';
+
+interface Place {
+  name: string;
+  href: Href;
+  isHere: boolean;
+}
+
+/** The places of the app, and of the project that is open. */
+const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | null } => {
+  const path = usePathname();
+  const id = /^\/project\/([^/]+)/.exec(path)?.[1] ?? null;
+  const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
+  const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: path === href });
+  return {
+    top: [place('Projects', '/'), place('Settings', '/settings')],
+    inProject: project
+      ? ['Parts', 'Prices', 'Buy'].map((name) => place(name, `/project/${id}/${name.toLowerCase()}`))
+      : [],
+    projectName: project?.name ?? null,
+  };
+};
+
+/** The navigation around every place: a bar at the foot on a phone, a rail at the left on a wide screen. */
+export const Frame = ({ children }: { children: ReactNode }) => {
+  const isWide = useIsWide();
+  const { top, inProject, projectName } = usePlaces();
+  const ink = useInk();
+  if (!isWide)
+    return (
+      <View style={styles.phone}>
+        <View style={styles.main} role="main">
+          {children}
+        </View>
+        <View style={[styles.foot, { backgroundColor: ink.bar }]} role="navigation" aria-label="Places">
+          {(inProject.length > 0 ? inProject : top).map((place) => (
+            <FootLink key={place.name} {...place} />
+          ))}
+        </View>
+      </View>
+    );
+  return (
+    <View style={styles.wide}>
+      <View style={[styles.rail, { backgroundColor: ink.bar }]} role="navigation" aria-label="Places">
+        <View style={styles.brand}>
+          <Logo size={34} />
+          <Words size="title" role="presentation" style={{ color: ink.onBar }}>
+            Billet
+          </Words>
+        </View>
+        <RailLink {...(top[0] as Place)} />
+        {projectName ? (
+          <View style={styles.railProject}>
+            <Words size="small" style={[styles.railName, { color: ink.wood.softwood }]} numberOfLines={2}>
+              {projectName}
+            </Words>
+            {inProject.map((place) => (
+              <RailLink key={place.name} {...place} />
+            ))}
+          </View>
+        ) : null}
+        <View style={styles.main} />
+        <RailLink {...(top[1] as Place)} />
+      </View>
+      <View style={styles.main} role="main">
+        {children}
+      </View>
+    </View>
+  );
+};
+
+const FootLink = ({ name, href, isHere }: Place) => {
+  const ink = useInk();
+  return (
+    <Link href={href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
+      <View style={[styles.strip, { backgroundColor: isHere ? ink.wood.softwood : 'transparent' }]} />
+      <Words style={[styles.footWord, { color: ink.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }]}>
+        {name}
+      </Words>
+    </Link>
+  );
+};
+
+const RailLink = ({ name, href, isHere }: Place) => {
+  const ink = useInk();
+  return (
+    <Link href={href} style={styles.railLink} aria-current={isHere ? 'page' : undefined}>
+      <View style={[styles.railMark, { backgroundColor: isHere ? ink.wood.softwood : 'transparent' }]} />
+      <Words style={{ color: ink.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }}>{name}</Words>
+    </Link>
+  );
+};
+
+const styles = StyleSheet.create({
+  phone: { flex: 1 },
+  wide: { flex: 1, flexDirection: 'row' },
+  main: { flex: 1 },
+  foot: { flexDirection: 'row', height: 60 },
+  footLink: {
+    flex: 1,
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    minHeight: TOUCH,
+    textDecorationLine: 'none',
+  },
+  strip: { height: 5, width: 62 },
+  footWord: { marginTop: 14, textAlign: 'center' },
+  rail: { width: 208, paddingVertical: 16 },
+  brand: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, marginBottom: 20 },
+  railProject: { marginTop: 18 },
+  railName: { paddingHorizontal: 16, marginBottom: 4 },
+  railLink: {
+    display: 'flex',
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    minHeight: TOUCH,
+    paddingRight: 16,
+    textDecorationLine: 'none',
+  },
+  railMark: { width: 5, height: 28 },
+});

@@ -1,0 +1,65 @@
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useColorScheme, View } from 'react-native';
+import { PaperProvider, Snackbar } from 'react-native-paper';
+import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { useFonts } from 'expo-font';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { notify, useNotice, useOtherTabs, useSettings } from '@/data';
+import { darkTheme, lightTheme, paperIcon } from '@/ui';
+import { Frame } from './Frame';
+
+// What is typed must be back in its field before the next key: no waiting for a timer.
+notifyManager.setScheduler(queueMicrotask);
+
+/** Everything around the places: data, theme, fonts, navigation, notices. */
+export const Root = ({ children }: { children: ReactNode }) => {
+  const [client] = useState(() => new QueryClient());
+  return (
+    <QueryClientProvider client={client}>
+      <SafeAreaProvider>
+        <Themed>{children}</Themed>
+      </SafeAreaProvider>
+    </QueryClientProvider>
+  );
+};
+
+const Themed = ({ children }: { children: ReactNode }) => {
+  const { settings } = useSettings();
+  const system = useColorScheme();
+  const isDark = settings.theme === 'dark' || (settings.theme === 'system' && system === 'dark');
+  const theme = isDark ? darkTheme : lightTheme;
+  useOtherTabs();
+  useFonts({
+    Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),
+    PlexMedium: require('@expo-google-fonts/ibm-plex-sans-condensed/500Medium/IBMPlexSansCondensed_500Medium.ttf'),
+    PlexBold: require('@expo-google-fonts/ibm-plex-sans-condensed/700Bold/IBMPlexSansCondensed_700Bold.ttf'),
+  });
+  useEffect(() => {
+    document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
+    document.body.style.backgroundColor = theme.ink.paper;
+  }, [isDark, theme]);
+  const settingsOfPaper = useMemo(() => ({ icon: paperIcon, rippleEffectEnabled: true }), []);
+  return (
+    <PaperProvider theme={theme} settings={settingsOfPaper}>
+      <View style={{ flex: 1, backgroundColor: theme.ink.paper }}>
+        <Frame>{children}</Frame>
+      </View>
+      <Notices />
+    </PaperProvider>
+  );
+};
+
+const Notices = () => {
+  const notice = useNotice();
+  return (
+    <Snackbar
+      visible={notice !== null}
+      onDismiss={() => notify(null)}
+      duration={notice?.action ? 10_000 : 6_000}
+      action={notice?.action ? { label: notice.action.label, onPress: notice.action.run } : undefined}
+      wrapperStyle={{ bottom: 64, maxWidth: 560, alignSelf: 'center' }}
+    >
+      {notice?.text ?? ''}
+    </Snackbar>
+  );
+};

@@ -1,0 +1,62 @@
+import { useMemo } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { wrap, type Remote } from 'comlink';
+import { projectMoney, type ProjectMoney } from '@/core/budget';
+import { planInput, type Plan, type PlanInput } from '@/core/plan';
+import type { Book, Project } from '@/core/project';
+import type { Planner } from './plan.worker';
+
+let planner: Remote<Planner> | null = null;
+
+/** The one worker that plans; started when it is first asked. */
+const remote = (): Remote<Planner> => {
+  planner ??= wrap<Planner>(new Worker(new URL('./plan.worker.ts', window.location.href)));
+  return planner;
+};
+
+/**
+ * The plan of a project, made in the worker and kept by its input: null before the first is there. While a
+ * newer one is made, the last is given, with `isStale`.
+ */
+export const usePlan = (project: Project, book: Book): { plan: Plan | null; isStale: boolean } => {
+  const input = useMemo(() => planInput(project, book), [project, book]);
+  const { data, isPlaceholderData } = useQuery({
+    queryKey: ['plan', project.id, fingerprint(input)],
+    queryFn: () => remote().firstPlan(input),
+    placeholderData: (last: Plan | undefined, query) =>
+      query?.queryKey[1] === project.id ? last : undefined,
+    staleTime: Infinity,
+    gcTime: 5 * 60 * 1000,
+    networkMode: 'always',
+  });
+  return { plan: data ?? null, isStale: isPlaceholderData };
+};
+
+/** A short name for an input: the same for the same content. 53 bits of a multiplicative hash over its JSON. */
+export const fingerprint = (input: PlanInput): string => {
+  const text = JSON.stringify(input);
+  let high = 0xdeadbeef;
+  let low = 0x41c6ce57;
+  for (let index = 0; index < text.length; index++) {
+    const code = text.charCodeAt(index);
+    high = Math.imul(high ^ code, 2654435761);
+    low = Math.imul(low ^ code, 1597334677);
+  }
+  high = Math.imul(high ^ (high >>> 16), 2246822507) ^ Math.imul(low ^ (low >>> 13), 3266489909);
+  low = Math.imul(low ^ (low >>> 16), 2246822507) ^ Math.imul(high ^ (high >>> 13), 3266489909);
+  return `${text.length}-${(low >>> 0).toString(36)}${(high >>> 0).toString(36)}`;
+};
+
+/** A project's plan and its money. */
+export const usePlanAndMoney = (
+  project: Project,
+  book: Book,
+): { plan: Plan | null; isStale: boolean; money: ProjectMoney } => {
+  const { plan, isStale } = usePlan(project, book);
+  const money = useMemo(() => projectMoney(project, book, plan), [project, book, plan]);
+  return { plan, isStale, money };
+};
+
+/** The plan to show: of what cannot all be made, the plan for the rest. */
+export const shownPlan = (plan: Plan | null): Plan | null =>
+  plan?.status === 'infeasible' ? (plan.rest ?? null) : plan;

@@ -1,0 +1,143 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg, { G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import { FONTS, useInk } from './theme';
+
+/** A piece to draw: its corners in board coordinates, and what is written on it. */
+export interface DrawnPiece {
+  key: string;
+  outline: [x: number, y: number][];
+  name: string;
+  size: string;
+}
+
+export interface DrawnOffcut {
+  x: number;
+  y: number;
+  length: number;
+  width: number;
+  size: string;
+}
+
+interface Props {
+  length: number;
+  width: number;
+  color: string;
+  pieces: DrawnPiece[];
+  offcuts: DrawnOffcut[];
+  /** Sheets are drawn in their true proportion; boards as long as the screen, and at least high enough to write on. */
+  kind: 'board' | 'sheet';
+  /** The length that takes the whole width of the screen, so that shorter boards are seen to be shorter. */
+  longest: number;
+  label: string;
+}
+
+const BOARD_HEIGHT = 40;
+const LETTER = 7;
+
+/** One board or sheet to scale along its length, with its pieces, its cuts and what is left of it. */
+export const LayoutDrawing = ({ length, width, color, pieces, offcuts, kind, longest, label }: Props) => {
+  const ink = useInk();
+  const [screen, setScreen] = useState(340);
+  const scale = (screen - 2) / longest;
+  const across = kind === 'sheet' ? scale : BOARD_HEIGHT / width;
+  const height = width * across;
+  const X = (x: number) => 1 + x * scale;
+  // Drawings count downwards, boards upwards.
+  const Y = (y: number) => 1 + height - y * across;
+  return (
+    <View
+      style={styles.frame}
+      onLayout={({ nativeEvent }) => setScreen(Math.max(120, nativeEvent.layout.width))}
+    >
+      <Svg width={screen} height={height + 2} role="img" aria-label={label}>
+        <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={ink.hairline} />
+        {offcuts.map((offcut, index) => {
+          const wide = offcut.length * scale;
+          const high = offcut.width * across;
+          return (
+            <G key={index}>
+              <Rect
+                x={X(offcut.x)}
+                y={Y(offcut.y + offcut.width)}
+                width={Math.max(0, wide - 0.5)}
+                height={high}
+                fill={ink.card}
+                stroke={ink.soft}
+                strokeDasharray="4 3"
+              />
+              {offcut.size.length * LETTER < wide - 6 && high > 16 ? (
+                <Label
+                  x={X(offcut.x) + wide / 2}
+                  y={Y(offcut.y) - high / 2 + 5}
+                  text={offcut.size}
+                  color={ink.soft}
+                />
+              ) : null}
+            </G>
+          );
+        })}
+        {pieces.map(({ key, outline, name, size }) => {
+          const xs = outline.map(([x]) => X(x));
+          const ys = outline.map(([, y]) => Y(y));
+          const [left, right, top, bottom] = [
+            Math.min(...xs),
+            Math.max(...xs),
+            Math.min(...ys),
+            Math.max(...ys),
+          ];
+          const room = right - left - 8;
+          const inOneLine = fitting([`${name} ${size}`], room);
+          const isTall = bottom - top >= 38;
+          const text = inOneLine ?? fitting([name, size], room);
+          return (
+            <G key={key}>
+              <Polygon
+                points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
+                fill={color}
+                stroke={ink.onWood}
+                strokeWidth={1.2}
+              />
+              {kind === 'sheet' ? (
+                <Path
+                  d={grain(left, right, top, bottom)}
+                  stroke={ink.onWood}
+                  strokeOpacity={0.12}
+                  fill="none"
+                />
+              ) : null}
+              {isTall && !inOneLine && fitting([name], room) && fitting([size], room) ? (
+                <>
+                  <Label x={(left + right) / 2} y={(top + bottom) / 2 - 3} text={name} color={ink.onWood} />
+                  <Label x={(left + right) / 2} y={(top + bottom) / 2 + 14} text={size} color={ink.onWood} />
+                </>
+              ) : text && bottom - top > 15 ? (
+                <Label x={(left + right) / 2} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
+              ) : null}
+            </G>
+          );
+        })}
+      </Svg>
+    </View>
+  );
+};
+
+/** The first text that fits a width. */
+const fitting = (texts: string[], width: number): string | null =>
+  texts.find((text) => text.length * LETTER <= width) ?? null;
+
+/** A few lines along a sheet's length: the way its face grain runs. */
+const grain = (left: number, right: number, top: number, bottom: number): string => {
+  const rows = Math.floor((bottom - top) / 12);
+  return Array.from({ length: rows }, (_, row) => `M${left + 4} ${top + 8 + row * 12} H${right - 4}`).join(
+    ' ',
+  );
+};
+
+const Label = ({ x, y, text, color }: { x: number; y: number; text: string; color: string }) => (
+  <SvgText x={x} y={y} fill={color} fontSize={14} fontFamily={FONTS.regular} textAnchor="middle">
+    {text}
+  </SvgText>
+);
+
+const styles = StyleSheet.create({ frame: { width: '100%' } });

@@ -1,0 +1,188 @@
+import { StyleSheet, View } from 'react-native';
+import Svg, { Defs, Line, Path, Pattern, Rect } from 'react-native-svg';
+import { useId } from 'react';
+import { useInk } from './theme';
+import { Icon } from './icons';
+import { Words } from './Words';
+
+interface Props {
+  spent: number;
+  toBuy: number;
+  /** Null: no target is set. */
+  target: number | null;
+  format: (sum: number) => string;
+  /** The sums lack something that has no price or cannot be made. */
+  isIncomplete?: boolean;
+  size?: 'full' | 'small';
+}
+
+/** How far past the target line the board is drawn, so that the line is seen as one. */
+const MARGIN = 1.1;
+
+/**
+ * Money as one board that is being used up: spent is solid, what is to buy hatched, what is left bare wood, the
+ * target a saw line across it. Over target the hatching runs past the line in red, and a word says so.
+ */
+export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false, size = 'full' }: Props) => {
+  const ink = useInk();
+  const hatch = useId();
+  const overHatch = useId();
+  const total = spent + toBuy;
+  const left = target === null ? null : target - total;
+  const scale = Math.max(target === null ? total : target * MARGIN, total, 1);
+  const share = (sum: number) => `${Math.max(0, Math.min(100, (sum / scale) * 100))}%`;
+  const height = size === 'full' ? 26 : 14;
+  const withinTarget = target === null ? total : Math.min(total, target);
+  return (
+    <View>
+      {size === 'full' ? (
+        <View style={styles.above}>
+          <Words size="title" role="presentation">
+            {format(total)}
+          </Words>
+          <Left left={left} target={target} format={format} />
+        </View>
+      ) : null}
+      <Svg width="100%" height={height + 8} role="img" aria-label={sentence(spent, toBuy, left, format)}>
+        <Defs>
+          <Pattern id={hatch} patternUnits="userSpaceOnUse" width={8} height={8}>
+            <Path d="M-2 2 L2 -2 M0 8 L8 0 M6 10 L10 6" stroke={ink.spruce} strokeWidth={2.2} />
+          </Pattern>
+          <Pattern id={overHatch} patternUnits="userSpaceOnUse" width={8} height={8}>
+            <Path d="M-2 2 L2 -2 M0 8 L8 0 M6 10 L10 6" stroke={ink.red} strokeWidth={2.6} />
+          </Pattern>
+        </Defs>
+        <Rect
+          x={0}
+          y={4}
+          width={share(target ?? scale)}
+          height={height}
+          fill={ink.wood.softwood}
+          fillOpacity={0.45}
+        />
+        <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={ink.wood.softwood} />
+        <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={`url(#${hatch})`} />
+        {target !== null && total > target ? (
+          <Rect
+            x={share(target)}
+            y={4}
+            width={share(total - target)}
+            height={height}
+            fill={`url(#${overHatch})`}
+            stroke={ink.red}
+          />
+        ) : null}
+        <Rect
+          x={0}
+          y={4}
+          width={share(spent)}
+          height={height}
+          fill={target !== null && spent > target ? ink.red : ink.spruce}
+        />
+        <Rect
+          x={0}
+          y={4}
+          width={share(target ?? scale)}
+          height={height}
+          fill="none"
+          stroke={ink.soft}
+          strokeWidth={1}
+        />
+        {target !== null ? (
+          <Line
+            x1={share(target)}
+            x2={share(target)}
+            y1={0}
+            y2={height + 8}
+            stroke={ink.ink}
+            strokeWidth={2.5}
+          />
+        ) : null}
+      </Svg>
+      <View style={styles.sums}>
+        <Sum mark="solid" word="spent" sum={format(spent)} />
+        <Sum mark="hatched" word={isIncomplete ? 'to buy, so far' : 'to buy'} sum={format(toBuy)} />
+        {size === 'small' ? <Left left={left} target={null} format={format} /> : null}
+      </View>
+    </View>
+  );
+};
+
+/** What the target leaves, or by how much it is passed: by word, mark and colour. */
+const Left = ({
+  left,
+  target,
+  format,
+}: {
+  left: number | null;
+  target: number | null;
+  format: (sum: number) => string;
+}) => {
+  const ink = useInk();
+  if (left === null)
+    return (
+      <Words size="small" tone="soft">
+        no target
+      </Words>
+    );
+  const of = target === null ? '' : ` of ${format(target)}`;
+  if (left >= 0) return <Sum mark="bare" word={`left${of}`} sum={format(left)} />;
+  return (
+    <View style={styles.sum}>
+      <Icon name="warning" size={16} color={ink.red} />
+      <Words size="small" tone="bad" style={styles.over}>
+        {format(-left)} over target{target === null ? '' : ` ${format(target)}`}
+      </Words>
+    </View>
+  );
+};
+
+const sentence = (
+  spent: number,
+  toBuy: number,
+  left: number | null,
+  format: (sum: number) => string,
+): string =>
+  `${format(spent)} spent, ${format(toBuy)} to buy${left === null ? '' : left < 0 ? `, ${format(-left)} over target` : `, ${format(left)} left of the target`}`;
+
+const Sum = ({ mark, word, sum }: { mark: 'solid' | 'hatched' | 'bare'; word: string; sum: string }) => {
+  const ink = useInk();
+  const hatch = useId();
+  return (
+    <View style={styles.sum}>
+      <Svg width={12} height={12} aria-hidden>
+        <Defs>
+          <Pattern id={hatch} patternUnits="userSpaceOnUse" width={5} height={5}>
+            <Path d="M-1 1 L1 -1 M0 5 L5 0 M4 6 L6 4" stroke={ink.spruce} strokeWidth={1.6} />
+          </Pattern>
+        </Defs>
+        <Rect
+          x={0.5}
+          y={0.5}
+          width={11}
+          height={11}
+          fill={mark === 'solid' ? ink.spruce : ink.wood.softwood}
+          fillOpacity={mark === 'bare' ? 0.45 : 1}
+          stroke={ink.soft}
+        />
+        {mark === 'hatched' ? <Rect x={0.5} y={0.5} width={11} height={11} fill={`url(#${hatch})`} /> : null}
+      </Svg>
+      <Words size="small">
+        {sum} {word}
+      </Words>
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  above: {
+    flexDirection: 'row',
+    justifyContent: 'space-between',
+    alignItems: 'baseline',
+    flexWrap: 'wrap',
+    columnGap: 12,
+  },
+  sums: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, rowGap: 2, marginTop: 2 },
+  sum: { flexDirection: 'row', alignItems: 'center', gap: 6 },
+  over: { fontFamily: 'PlexBold' },
+});

@@ -1,0 +1,117 @@
+import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme, type MD3Theme } from 'react-native-paper';
+import type { TextStyle } from 'react-native';
+import type { WoodTone } from '@/core/wood';
+
+/** Paper and ink, and what is ours beside Paper's own colours. */
+export interface Ink {
+  paper: string;
+  card: string;
+  ink: string;
+  soft: string;
+  hairline: string;
+  spruce: string;
+  /** Behind words that were understood, and what is chosen. */
+  pale: string;
+  red: string;
+  /** The bar at the foot, the rail, and words on them. */
+  bar: string;
+  onBar: string;
+  wood: Record<WoodTone, string>;
+  /** Lines and words on wood. */
+  onWood: string;
+}
+
+const WOOD: Ink['wood'] = {
+  softwood: '#E2C292',
+  treated: '#B9BE86',
+  cedar: '#CC9068',
+  larch: '#D6A878',
+  sheet: '#E8D5B4',
+  fibreboard: '#CDBCA0',
+};
+
+const LIGHT: Ink = {
+  paper: '#F3EEE4',
+  card: '#FBF8F2',
+  ink: '#20302B',
+  soft: '#5D6963',
+  hairline: '#D9D0C0',
+  spruce: '#1D5A4A',
+  pale: '#DDE6DD',
+  red: '#A9362B',
+  bar: '#20302B',
+  onBar: '#F3EEE4',
+  wood: WOOD,
+  onWood: '#20302B',
+};
+
+const DARK: Ink = {
+  paper: '#171D1B',
+  card: '#1F2725',
+  ink: '#E9E4D8',
+  soft: '#A5AFA8',
+  hairline: '#38433F',
+  spruce: '#6FB59B',
+  pale: '#2C3B36',
+  red: '#E58A7B',
+  bar: '#0F1412',
+  onBar: '#E9E4D8',
+  wood: WOOD,
+  onWood: '#20302B',
+};
+
+export const FONTS = { regular: 'Plex', medium: 'PlexMedium', bold: 'PlexBold' } as const;
+
+/** Figures of one width, so that columns of money stand straight. */
+export const TABULAR: TextStyle = { fontVariant: ['tabular-nums'] };
+
+const fonts = configureFonts({ config: { fontFamily: FONTS.regular, fontWeight: '400', letterSpacing: 0 } });
+const heavier = { fontFamily: FONTS.medium, fontWeight: '400', letterSpacing: 0 } as const;
+
+const themeOf = (base: MD3Theme, ink: Ink): MD3Theme & { ink: Ink } => ({
+  ...base,
+  roundness: 0,
+  fonts: {
+    ...fonts,
+    labelLarge: { ...fonts.labelLarge, ...heavier, fontSize: 16 },
+    bodyLarge: { ...fonts.bodyLarge, fontSize: 17 },
+    titleMedium: { ...fonts.titleMedium, ...heavier },
+  },
+  colors: {
+    ...base.colors,
+    primary: ink.spruce,
+    onPrimary: ink.card,
+    primaryContainer: ink.pale,
+    onPrimaryContainer: ink.ink,
+    secondaryContainer: ink.pale,
+    onSecondaryContainer: ink.ink,
+    background: ink.card,
+    surface: ink.card,
+    surfaceVariant: ink.pale,
+    onSurface: ink.ink,
+    onSurfaceVariant: ink.soft,
+    onBackground: ink.ink,
+    outline: ink.soft,
+    outlineVariant: ink.hairline,
+    error: ink.red,
+    onError: ink.card,
+    inverseSurface: ink.bar,
+    inverseOnSurface: ink.onBar,
+    inversePrimary: '#E2C292',
+    elevation: {
+      level0: 'transparent',
+      level1: ink.card,
+      level2: ink.card,
+      level3: ink.card,
+      level4: ink.card,
+      level5: ink.card,
+    },
+  },
+  ink,
+});
+
+export const lightTheme = themeOf(MD3LightTheme, LIGHT);
+export const darkTheme = themeOf(MD3DarkTheme, DARK);
+
+/** Our colours of the theme that holds. */
+export const useInk = (): Ink => useTheme<typeof lightTheme>().ink;
