@@ -13,6 +13,12 @@ module.exports = {
     },
     {
       ...shared,
+      displayName: 'browser',
+      preset: 'jest-expo/node',
+      testMatch: ['<rootDir>/e2e/**/*.e2e.ts'],
+    },
+    {
+      ...shared,
       displayName: 'interface',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,features}/**/*.test.{ts,tsx}'],

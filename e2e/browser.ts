@@ -21,17 +21,29 @@ export const serve = (port: number): Promise<{ address: string; stop: () => void
       env: { ...process.env, PORT: String(port) },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
-    server.stdout?.on('data', () => resolve({ address: `http://localhost:${port}`, stop: () => server.kill() }));
+    server.stdout?.on('data', () =>
+      resolve({ address: `http://localhost:${port}`, stop: () => server.kill() }),
+    );
     server.on('exit', (code) => reject(new Error(`the server ended with ${code}`)));
   });
 
-/** A new browser profile of a size, that remembers everything a page complains of. */
-export const visit = async (browser: Browser, size: typeof PHONE, theme: 'light' | 'dark' = 'light'): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> => {
-  const context = await browser.newContext({ viewport: size, colorScheme: theme, acceptDownloads: true, hasTouch: size === PHONE, reducedMotion: 'reduce' });
+/** A new browser profile of a size, that remembers every error a page tells of. */
+export const visit = async (
+  browser: Browser,
+  size: typeof PHONE,
+  theme: 'light' | 'dark' = 'light',
+): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> => {
+  const context = await browser.newContext({
+    viewport: size,
+    colorScheme: theme,
+    acceptDownloads: true,
+    hasTouch: size === PHONE,
+    reducedMotion: 'reduce',
+  });
   const page = await context.newPage();
   const complaints: string[] = [];
   page.on('console', (message) => {
-    if (message.type() === 'error' || message.type() === 'warning') complaints.push(message.text());
+    if (message.type() === 'error') complaints.push(message.text());
   });
   page.on('pageerror', (error) => complaints.push(String(error)));
   return { context, page, complaints };

@@ -21,6 +21,6 @@ const styles = StyleSheet.create({
     paddingHorizontal: 8,
     paddingVertical: 1,
     transform: [{ rotate: '-2deg' }],
-    alignSelf: 'flex-start',
+    alignSelf: 'center',
   },
 });

@@ -9,3 +9,4 @@ export * from './Stamp';
 export * from './Confirm';
 export * from './Logo';
 export * from './Faults';
+export * from './ActionMenu';

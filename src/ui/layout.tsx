@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import {
   Pressable,
   ScrollView,
@@ -82,13 +82,23 @@ export const Detail = (props: DetailProps) => {
 
 const DetailBody = ({ title, onClose, children, foot }: DetailProps) => {
   const ink = useInk();
+  const body = useRef<View>(null);
+  useEffect(() => {
+    // Reading goes on in what has opened, and goes back to where it was when that closes.
+    const before = document.activeElement as HTMLElement | null;
+    const here = body.current as unknown as HTMLElement | null;
+    if (here && !here.contains(before)) here.focus({ preventScroll: true });
+    return () => {
+      if (before?.isConnected) before.focus({ preventScroll: true });
+    };
+  }, []);
   useEffect(() => {
     const close = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && onClose();
     window.addEventListener('keydown', close);
     return () => window.removeEventListener('keydown', close);
   }, [onClose]);
   return (
-    <View style={styles.body} role="dialog" aria-label={title}>
+    <View ref={body} style={styles.body} role="dialog" aria-label={title} tabIndex={-1}>
       <View style={[styles.detailHead, { borderColor: ink.hairline }]}>
         <Words size="title" style={styles.grow} numberOfLines={1}>
           {title}
@@ -269,7 +279,7 @@ const styles = StyleSheet.create({
   modal: { marginTop: 0, marginBottom: 0, justifyContent: 'center' },
   page: { flex: 1, width: '100%', height: '100%' },
   sheet: { width: 560, height: '86%', alignSelf: 'center', borderWidth: 1 },
-  body: { flex: 1 },
+  body: { flex: 1, outlineStyle: 'none' } as object,
   detailHead: {
     flexDirection: 'row',
     alignItems: 'center',

@@ -71,6 +71,8 @@ const heavier = { fontFamily: FONTS.medium, fontWeight: '400', letterSpacing: 0 
 const themeOf = (base: MD3Theme, ink: Ink): MD3Theme & { ink: Ink } => ({
   ...base,
   roundness: 0,
+  // No motion but what explains: menus and dialogs are there at once.
+  animation: { scale: 0 },
   fonts: {
     ...fonts,
     labelLarge: { ...fonts.labelLarge, ...heavier, fontSize: 16 },

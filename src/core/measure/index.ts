@@ -5,3 +5,4 @@ export { NUMBER, numberValue, parseCount, parseDecimal, plainCharacters } from '
 export * from './money';
 export { parseAngle, formatAngle } from './angle';
 export type { Degrees } from './angle';
+export { formatDay } from './day';

@@ -76,7 +76,7 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
     ends: SQUARE,
     grain: part.grain,
     shortOk: (part.shortOk ?? project.settings.shortOk).ticks,
-    materials: part.materials.length > 0 ? part.materials : group.materials,
+    materials: part.kind === 'hardware' ? [] : part.materials.length > 0 ? part.materials : group.materials,
     item: part.item.trim() === '' ? part.name : part.item,
   };
   if (part.kind === 'hardware') return base;

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { extrasPaid, purchaseLine } from '@/core/budget';
-import { formatMoney, formatTag, toMinor } from '@/core/measure';
+import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
 import type { Buy, Plan } from '@/core/plan';
 import { currentOffers } from '@/core/prices';
 import { tagName, type Item, type Project, type Purchase } from '@/core/project';
@@ -68,7 +68,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
               <BuyLine
                 key={`${purchase.id}-${index}`}
                 title={`${line.quantity} × ${tagName(line.item)}`}
-                note={`bought ${purchase.date}`}
+                note={`bought ${formatDay(purchase.date)}`}
                 sum={formatMoney(line.price + line.tax, project.currency)}
                 isBought
                 onTick={() => {

@@ -1,10 +1,10 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { Button, Menu } from 'react-native-paper';
+import { Button } from 'react-native-paper';
 import { readQuickLine } from '@/core/formats';
 import { emptyGroup, type Project } from '@/core/project';
 import { newId, type OpenProject } from '@/data';
-import { FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
+import { ActionMenu, FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
 import { readBack } from './words';
 
 interface Props {
@@ -53,7 +53,7 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
           autoCorrect={false}
           style={[styles.input, TABULAR, { color: ink.ink }]}
         />
-        <Button onPress={add} disabled={!reading.ok} contentStyle={styles.add} aria-label="Add part">
+        <Button onPress={add} disabled={!reading.ok} contentStyle={styles.add} accessibilityLabel="Add part">
           Add
         </Button>
       </View>
@@ -107,36 +107,23 @@ const GroupPicker = ({
   groupId: string;
   onPick: (id: string) => void;
 }) => {
-  const [isOpen, setOpen] = useState(false);
   const name = project.groups.find(({ id }) => id === groupId)?.name ?? '';
   return (
-    <Menu
-      visible={isOpen}
-      onDismiss={() => setOpen(false)}
-      anchorPosition="bottom"
-      anchor={
+    <ActionMenu
+      label="Group for new parts"
+      actions={project.groups.map((group) => ({ title: group.name, run: () => onPick(group.id) }))}
+      anchor={(show) => (
         <Button
           compact
-          onPress={() => setOpen(true)}
+          onPress={show}
           contentStyle={styles.add}
           style={styles.picker}
-          aria-label={`Group for new parts: ${name}`}
+          accessibilityLabel={`Group for new parts: ${name}`}
         >
           in {name} · change
         </Button>
-      }
-    >
-      {project.groups.map((group) => (
-        <Menu.Item
-          key={group.id}
-          title={group.name}
-          onPress={() => {
-            onPick(group.id);
-            setOpen(false);
-          }}
-        />
-      ))}
-    </Menu>
+      )}
+    />
   );
 };
 

@@ -49,7 +49,7 @@ export const NeedCard = ({
           onPress={onAdd}
           icon="add"
           contentStyle={{ minHeight: 44, justifyContent: 'flex-start' }}
-          aria-label={`Add another price for ${needTitle(need)}`}
+          accessibilityLabel={`Add another price for ${needTitle(need)}`}
         >
           Add another price
         </Button>

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { formatTag } from '@/core/measure';
+import { formatDay, formatTag } from '@/core/measure';
 import { asCompared, perPiece, type Offer } from '@/core/prices';
 import type { Price, Project } from '@/core/project';
 import { Row, Stamp, Words } from '@/ui';
@@ -33,7 +33,9 @@ export const OfferLine = ({ title, subtitle, offer, project, isCheapest, onEdit 
             {isCheapest ? <Stamp text="cheapest" /> : null}
           </View>
           <Words size="small" tone="soft">
-            {[subtitle, sold, seen.date ? `seen ${seen.date}` : 'date unknown'].filter(Boolean).join(' · ')}
+            {[subtitle, sold, seen.date ? `seen ${formatDay(seen.date)}` : 'date unknown']
+              .filter(Boolean)
+              .join(' · ')}
           </Words>
         </View>
         <View>

@@ -130,7 +130,7 @@ const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => voi
             mode="contained"
             onPress={() => onFill(need)}
             contentStyle={styles.button}
-            aria-label={`Add a price for ${needTitle(need)}`}
+            accessibilityLabel={`Add a price for ${needTitle(need)}`}
           >
             Add a price
           </Button>

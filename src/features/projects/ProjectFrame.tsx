@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator, Button } from 'react-native-paper';
 import { useRouter } from 'expo-router';
@@ -37,7 +37,6 @@ const Head = ({ open }: { open: OpenProject }) => {
   const ink = useInk();
   const isWide = useIsWide();
   const router = useRouter();
-  const [isMenuOpen, setMenuOpen] = useState(false);
   useUndoKeys(undo, redo);
   return (
     <View style={[styles.head, { backgroundColor: ink.paper, borderColor: ink.hairline }]}>
@@ -60,7 +59,7 @@ const Head = ({ open }: { open: OpenProject }) => {
           onPress={redo}
           disabled={!redoLabel}
         />
-        <ProjectMenu open={open} isOpen={isMenuOpen} setOpen={setMenuOpen} />
+        <ProjectMenu open={open} />
       </View>
       <View
         style={[styles.strip, isWide && styles.stripWide, isStale && styles.stale]}

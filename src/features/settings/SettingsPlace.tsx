@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Button } from 'react-native-paper';
 import { useQueryClient } from '@tanstack/react-query';
-import { isCurrency, parseDecimal, type LengthUnit } from '@/core/measure';
+import { formatDay, isCurrency, parseDecimal, type LengthUnit } from '@/core/measure';
 import { ok, type Result } from '@/core/result';
 import {
   bringSamplesBack,
@@ -136,13 +136,13 @@ export const SettingsPlace = () => {
                 <View style={styles.grow}>
                   <Words>{project.name}</Words>
                   <Words size="small" tone="soft">
-                    deleted {new Date(deletedAt ?? 0).toISOString().slice(0, 10)}
+                    deleted {formatDay(new Date(deletedAt ?? 0).toISOString().slice(0, 10))}
                   </Words>
                 </View>
                 <Button
                   onPress={() => setDeleted(client, project.id, null)}
                   contentStyle={styles.button}
-                  aria-label={`Have ${project.name} back`}
+                  accessibilityLabel={`Have ${project.name} back`}
                 >
                   Have it back
                 </Button>

@@ -1,0 +1,71 @@
+import type { Locator, Page } from 'playwright-core';
+
+/** The two ways in which a person works: with a thumb on a phone, with the keyboard alone at a table. */
+export interface Hands {
+  press: (target: Locator) => Promise<void>;
+  /** Replaces what a field holds. */
+  write: (target: Locator, text: string) => Promise<void>;
+  /** Picks one of a group of radio buttons. */
+  choose: (group: string, option: string) => Promise<void>;
+  /** Moves a part one place down by its handle. */
+  moveDown: (handle: Locator) => Promise<void>;
+}
+
+export const thumb = (page: Page): Hands => ({
+  press: (target) => target.tap(),
+  write: async (target, text) => {
+    await target.tap();
+    await target.fill(text);
+  },
+  choose: (group, option) =>
+    page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true }).tap(),
+  moveDown: async (handle) => {
+    const box = await handle.boundingBox();
+    if (!box) throw new Error('the handle is not on screen');
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    for (let step = 1; step <= 8; step++) await page.mouse.move(x, y + step * 11, { steps: 2 });
+    await page.mouse.up();
+  },
+});
+
+export const keyboard = (page: Page): Hands => ({
+  press: async (target) => {
+    await tabTo(page, target);
+    await page.keyboard.press('Enter');
+  },
+  write: async (target, text) => {
+    await tabTo(page, target);
+    await page.keyboard.press('Control+a');
+    if (text === '') await page.keyboard.press('Delete');
+    else await page.keyboard.type(text);
+  },
+  choose: async (group, option) => {
+    const radios = page.getByRole('radiogroup', { name: group });
+    await tabTo(page, radios.locator('[role=radio][tabindex="0"]'));
+    const wanted = radios.getByRole('radio', { name: option, exact: true });
+    for (let step = 0; step < 12 && (await wanted.getAttribute('aria-checked')) !== 'true'; step++)
+      await page.keyboard.press('ArrowRight');
+  },
+  moveDown: async (handle) => {
+    await tabTo(page, handle);
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(300);
+    await page.keyboard.press('Space');
+  },
+});
+
+const MOST_TABS = 220;
+
+/** Presses Tab until `target` has the focus: what cannot be reached so fails. */
+const tabTo = async (page: Page, target: Locator): Promise<void> => {
+  await target.waitFor();
+  for (let tabs = 0; tabs < MOST_TABS; tabs++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`not reached by keyboard: ${target}`);
+};

@@ -1,0 +1,101 @@
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { Modal, Portal } from 'react-native-paper';
+import { TOUCH, useIsWide } from './layout';
+import { useInk } from './theme';
+import { Words } from './Words';
+
+export interface Action {
+  title: string;
+  run: () => void;
+}
+
+/** A few things to do, behind one button: at the foot of a phone, at the upper right of a wide screen. */
+export const ActionMenu = ({
+  label,
+  actions,
+  anchor,
+}: {
+  label: string;
+  actions: Action[];
+  anchor: (open: () => void) => ReactNode;
+}) => {
+  const [isOpen, setOpen] = useState(false);
+  const close = () => setOpen(false);
+  return (
+    <>
+      {anchor(() => setOpen(true))}
+      {isOpen ? (
+        <Portal>
+          <Opened label={label} actions={actions} onClose={close} />
+        </Portal>
+      ) : null}
+    </>
+  );
+};
+
+const Opened = ({ label, actions, onClose }: { label: string; actions: Action[]; onClose: () => void }) => {
+  const ink = useInk();
+  const isWide = useIsWide();
+  const list = useRef<View>(null);
+  const items = (): HTMLElement[] => [
+    ...((list.current as unknown as HTMLElement | null)?.querySelectorAll<HTMLElement>('[role=menuitem]') ??
+      []),
+  ];
+  useEffect(() => {
+    const before = document.activeElement as HTMLElement | null;
+    items()[0]?.focus();
+    return () => {
+      if (before?.isConnected) before.focus({ preventScroll: true });
+    };
+  }, []);
+  const onKeyDown = (event: { key: string; preventDefault: () => void }) => {
+    if (event.key === 'Escape' || event.key === 'Tab') {
+      event.preventDefault();
+      return onClose();
+    }
+    const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    const all = items();
+    const index = all.indexOf(document.activeElement as HTMLElement);
+    all[(index + by + all.length) % all.length]?.focus();
+  };
+  return (
+    <Modal visible onDismiss={onClose} style={isWide ? styles.upper : styles.lower}>
+      <View
+        ref={list}
+        role="menu"
+        aria-label={label}
+        {...({ onKeyDown } as object)}
+        style={[styles.list, isWide && styles.wide, { backgroundColor: ink.card, borderColor: ink.ink }]}
+      >
+        {actions.map(({ title, run }) => (
+          <Pressable
+            key={title}
+            role="menuitem"
+            onPress={() => {
+              onClose();
+              run();
+            }}
+            style={(state) => [
+              styles.item,
+              { borderColor: ink.hairline },
+              (state as { hovered?: boolean }).hovered && { backgroundColor: ink.pale },
+            ]}
+          >
+            <Words>{title}</Words>
+          </Pressable>
+        ))}
+      </View>
+    </Modal>
+  );
+};
+
+const styles = StyleSheet.create({
+  lower: { justifyContent: 'flex-end', marginTop: 0, marginBottom: 0 },
+  upper: { justifyContent: 'flex-start', marginTop: 0, marginBottom: 0 },
+  list: { borderWidth: 1 },
+  wide: { width: 320, alignSelf: 'flex-end', marginTop: 52, marginRight: 12 },
+  item: { minHeight: TOUCH + 4, justifyContent: 'center', paddingHorizontal: 16, borderBottomWidth: 1 },
+});
