@@ -8,6 +8,9 @@ module.exports = defineConfig([
     rules: {
       'no-console': ['error', { allow: ['error'] }],
       eqeqeq: 'error',
+      // fast-check is read as fc.property, fc.assert.
+      'import/no-named-as-default-member': 'off',
+      'import/no-named-as-default': 'off',
     },
   },
   {
@@ -16,5 +19,6 @@ module.exports = defineConfig([
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  { files: ['**/*.js', '**/*.cjs'], languageOptions: { globals: { __dirname: 'readonly' } } },
   { files: ['server/**', 'bench/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
 ]);

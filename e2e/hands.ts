@@ -7,6 +7,8 @@ export interface Hands {
   write: (target: Locator, text: string) => Promise<void>;
   /** Picks one of a group of radio buttons. */
   choose: (group: string, option: string) => Promise<void>;
+  /** Picks from a menu that is open. */
+  pick: (item: Locator) => Promise<void>;
   /** Moves a part one place down by its handle. */
   moveDown: (handle: Locator) => Promise<void>;
 }
@@ -19,6 +21,7 @@ export const thumb = (page: Page): Hands => ({
   },
   choose: (group, option) =>
     page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true }).tap(),
+  pick: (item) => item.tap(),
   moveDown: async (handle) => {
     const box = await handle.boundingBox();
     if (!box) throw new Error('the handle is not on screen');
@@ -48,6 +51,11 @@ export const keyboard = (page: Page): Hands => ({
     for (let step = 0; step < 12 && (await wanted.getAttribute('aria-checked')) !== 'true'; step++)
       await page.keyboard.press('ArrowRight');
   },
+  pick: async (item) => {
+    await item.waitFor();
+    for (let step = 0; step < 12 && !(await hasFocus(item)); step++) await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+  },
   moveDown: async (handle) => {
     await tabTo(page, handle);
     await page.keyboard.press('Space');
@@ -58,13 +66,16 @@ export const keyboard = (page: Page): Hands => ({
   },
 });
 
+const hasFocus = (target: Locator): Promise<boolean> =>
+  target.evaluate((element) => element === document.activeElement);
+
 const MOST_TABS = 220;
 
 /** Presses Tab until `target` has the focus: what cannot be reached so fails. */
 const tabTo = async (page: Page, target: Locator): Promise<void> => {
   await target.waitFor();
   for (let tabs = 0; tabs < MOST_TABS; tabs++) {
-    if (await target.evaluate((element) => element === document.activeElement)) return;
+    if (await hasFocus(target)) return;
     await page.keyboard.press('Tab');
   }
   throw new Error(`not reached by keyboard: ${target}`);

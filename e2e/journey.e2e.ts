@@ -73,7 +73,7 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
   };
   const menu = async (item: string) => {
     await hands.press(button('More for this project'));
-    await hands.press(page.getByRole('menuitem', { name: item }));
+    await hands.pick(page.getByRole('menuitem', { name: item }));
   };
   const pick = async (press: () => Promise<void>, name: string, text: string) => {
     const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press()]);

@@ -1,5 +1,6 @@
-import { Button, Dialog, Portal } from 'react-native-paper';
+import { Dialog, Portal } from 'react-native-paper';
 import { StyleSheet } from 'react-native';
+import { Button } from './Button';
 import { useInk } from './theme';
 import { Words } from './Words';
 

@@ -10,3 +10,4 @@ export * from './Confirm';
 export * from './Logo';
 export * from './Faults';
 export * from './ActionMenu';
+export * from './Button';

@@ -34,7 +34,7 @@ const LIGHT: Ink = {
   paper: '#F3EEE4',
   card: '#FBF8F2',
   ink: '#20302B',
-  soft: '#5D6963',
+  soft: '#56625C',
   hairline: '#D9D0C0',
   spruce: '#1D5A4A',
   pale: '#DDE6DD',

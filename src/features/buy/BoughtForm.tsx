@@ -1,12 +1,10 @@
 import { useState } from 'react';
-import { StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
 import { purchaseLine } from '@/core/budget';
 import { decimals, formatMoney, parseCount, parseMoney, toMain } from '@/core/measure';
 import { isDate } from '@/core/formats';
 import { tagName, type Purchase } from '@/core/project';
 import { notify, type OpenProject } from '@/data';
-import { Detail, TextField, Words } from '@/ui';
+import { Button, Detail, TextField, Words } from '@/ui';
 
 /** A purchase that is being made or mended. */
 export interface Bought {
@@ -57,12 +55,8 @@ export const BoughtForm = ({
       onClose={onClose}
       foot={
         <>
-          {isNew ? null : (
-            <Button onPress={remove} contentStyle={styles.button}>
-              Not bought
-            </Button>
-          )}
-          <Button mode="contained" onPress={save} disabled={!isReady} contentStyle={styles.button}>
+          {isNew ? null : <Button onPress={remove}>Not bought</Button>}
+          <Button mode="contained" onPress={save} disabled={!isReady}>
             {isNew ? 'Bought' : 'Save what was paid'}
           </Button>
         </>
@@ -99,5 +93,3 @@ export const BoughtForm = ({
     </Detail>
   );
 };
-
-const styles = StyleSheet.create({ button: { minHeight: 44 } });

@@ -1,9 +1,7 @@
-import { StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
 import { chosenOption } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Choice, Detail, ReadField } from '@/ui';
+import { Button, Choice, Detail, ReadField } from '@/ui';
 import { MaterialField } from './MaterialField';
 import { EXPOSURES } from './words';
 
@@ -43,10 +41,10 @@ export const GroupForm = ({
       onClose={onClose}
       foot={
         <>
-          <Button icon="delete" onPress={remove} contentStyle={styles.button}>
+          <Button icon="delete" onPress={remove}>
             Delete the group
           </Button>
-          <Button mode="contained" onPress={onClose} contentStyle={styles.button}>
+          <Button mode="contained" onPress={onClose}>
             Done
           </Button>
         </>
@@ -75,5 +73,3 @@ export const GroupForm = ({
     </Detail>
   );
 };
-
-const styles = StyleSheet.create({ button: { minHeight: 44 } });

@@ -18,7 +18,7 @@ import { formatMoney, type Minor } from '@/core/measure';
 import { chosenOption, type Group, type Part } from '@/core/project';
 import type { OpenProject } from '@/data';
 import { Band, Icon, Row, TOUCH, useInk, Words } from '@/ui';
-import type { Chosen } from './PartsPlace';
+import type { Chosen } from './chosen';
 import { groupWords, partWords } from './words';
 
 interface Props {

@@ -1,5 +1,4 @@
-import { StyleSheet, View } from 'react-native';
-import { Pressable } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { nameKey, parseMaterials } from '@/core/wood';
 import type { Book, Kind } from '@/core/project';
 import { ok } from '@/core/result';

@@ -1,13 +1,12 @@
-import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
+import { View } from 'react-native';
 import { formatLength, parseAngle, parseCount } from '@/core/measure';
 import { parseEnds, parseSection, parseThickness, thicknessName, writeEnds, type Ends } from '@/core/wood';
 import { resolve, type Group, type Kind, type Part } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Choice, Detail, LengthField, ReadField, Words } from '@/ui';
+import { Button, Choice, Detail, LengthField, ReadField, Words } from '@/ui';
 import { MaterialField } from './MaterialField';
-import type { Chosen } from './PartsPlace';
+import type { Chosen } from './chosen';
 import { freeName } from './QuickLine';
 
 interface Props {
@@ -79,13 +78,13 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       onClose={onClose}
       foot={
         <>
-          <Button icon="delete" onPress={remove} contentStyle={styles.button}>
+          <Button icon="delete" onPress={remove}>
             Delete
           </Button>
-          <Button icon="copy" onPress={duplicate} contentStyle={styles.button}>
+          <Button icon="copy" onPress={duplicate}>
             Duplicate
           </Button>
-          <Button mode="contained" onPress={onClose} contentStyle={styles.button}>
+          <Button mode="contained" onPress={onClose}>
             Done
           </Button>
         </>
@@ -265,5 +264,3 @@ const EndsFields = ({ text, onChange }: { text: string; onChange: (ends: string)
     </>
   );
 };
-
-const styles = StyleSheet.create({ button: { minHeight: 44 } });

@@ -1,18 +1,15 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { inThePiece } from '@/core/budget';
 import { emptyGroup } from '@/core/project';
 import { newId, useProject, type OpenProject } from '@/data';
 import { shownPlan, usePlan } from '@/planning';
-import { Columns, useIsWide, Words } from '@/ui';
+import { Button, Columns, useIsWide, Words } from '@/ui';
 import { GroupForm } from './GroupForm';
 import { GroupList } from './GroupList';
 import { PartForm } from './PartForm';
 import { QuickLine } from './QuickLine';
-
-/** What is open for editing beside the list. */
-export type Chosen = { kind: 'part' | 'group'; id: string } | null;
+import type { Chosen } from './chosen';
 
 /** What a project is made of: the quick line, and the parts by group. */
 export const PartsPlace = ({ id }: { id: string }) => {
@@ -52,7 +49,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
         onChoose={setChosen}
       />
       <View style={styles.after}>
-        <Button mode="outlined" icon="add" onPress={addGroup} contentStyle={styles.button}>
+        <Button mode="outlined" icon="add" onPress={addGroup}>
           Add a group
         </Button>
         {plan ? (
@@ -69,5 +66,4 @@ const Parts = ({ open }: { open: OpenProject }) => {
 
 const styles = StyleSheet.create({
   after: { padding: 16, gap: 12, alignItems: 'flex-start' },
-  button: { minHeight: 44 },
 });

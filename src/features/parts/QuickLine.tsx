@@ -1,10 +1,9 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { readQuickLine } from '@/core/formats';
 import { emptyGroup, type Project } from '@/core/project';
 import { newId, type OpenProject } from '@/data';
-import { ActionMenu, FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
+import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
 import { readBack } from './words';
 
 interface Props {
@@ -53,7 +52,7 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
           autoCorrect={false}
           style={[styles.input, TABULAR, { color: ink.ink }]}
         />
-        <Button onPress={add} disabled={!reading.ok} contentStyle={styles.add} accessibilityLabel="Add part">
+        <Button onPress={add} disabled={!reading.ok} accessibilityLabel="Add part">
           Add
         </Button>
       </View>
@@ -116,7 +115,6 @@ const GroupPicker = ({
         <Button
           compact
           onPress={show}
-          contentStyle={styles.add}
           style={styles.picker}
           accessibilityLabel={`Group for new parts: ${name}`}
         >
@@ -138,7 +136,6 @@ const styles = StyleSheet.create({
     paddingHorizontal: 12,
     minHeight: TOUCH,
   },
-  add: { minHeight: TOUCH },
   tokens: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginTop: 6, minHeight: 24 },
   token: { paddingHorizontal: 6 },
   back: { flexBasis: '100%' },

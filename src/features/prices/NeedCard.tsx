@@ -1,10 +1,9 @@
 import { View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { formatLength } from '@/core/measure';
 import { amountOf, perPiece, type Need, type Offer } from '@/core/prices';
 import type { Price } from '@/core/project';
 import type { OpenProject } from '@/data';
-import { Band, Row } from '@/ui';
+import { Band, Button, Row } from '@/ui';
 import { OfferLine } from './OfferLine';
 
 /** `2x4 · treated`, `18mm sheet · birch ply`, `deck screws`. */
@@ -48,7 +47,7 @@ export const NeedCard = ({
         <Button
           onPress={onAdd}
           icon="add"
-          contentStyle={{ minHeight: 44, justifyContent: 'flex-start' }}
+          contentStyle={{ justifyContent: 'flex-start' }}
           accessibilityLabel={`Add another price for ${needTitle(need)}`}
         >
           Add another price

@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
+import { View } from 'react-native';
 import { formatTag } from '@/core/measure';
 import { asCompared, currentOffers, perPurchase } from '@/core/prices';
 import { emptyStore, type Kind, type PriceUnit, type Store } from '@/core/project';
 import { newId, notify, today, type OpenProject } from '@/data';
-import { Choice, Detail, TextField, Words } from '@/ui';
+import { Button, Choice, Detail, TextField, Words } from '@/ui';
 import { readDraft, type PriceDraft } from './draft';
 
 export type { PriceDraft };
@@ -89,11 +88,11 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
       foot={
         <>
           {old ? (
-            <Button icon="delete" onPress={remove} contentStyle={styles.button}>
+            <Button icon="delete" onPress={remove}>
               Delete
             </Button>
           ) : null}
-          <Button mode="contained" onPress={save} contentStyle={styles.button}>
+          <Button mode="contained" onPress={save}>
             Save the price
           </Button>
         </>
@@ -208,5 +207,3 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
     notify({ text: `The price of ${old.item.name} is deleted.`, action: { label: 'Undo', run: undo } });
   }
 };
-
-const styles = StyleSheet.create({ button: { minHeight: 44 } });

@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { currentOffers, needsOf, type Need, type Offer } from '@/core/prices';
 import { resolve, type Price } from '@/core/project';
-import { useProject, type OpenProject } from '@/data';
-import { Band, Columns, Row, Segments, useIsWide, Words } from '@/ui';
+import { newId, useProject, type OpenProject } from '@/data';
+import { Band, Button, Columns, Row, Segments, useIsWide, Words } from '@/ui';
 import { NeedCard, needTitle } from './NeedCard';
 import { PriceForm, type PriceDraft } from './PriceForm';
 import { blankDraft, draftForNeed, draftOfPrice } from './draft';
@@ -34,8 +33,7 @@ const Prices = ({ open }: { open: OpenProject }) => {
   const needs = needsOf(resolve(project).parts, used);
   const missing = needs.filter((need) => need.offers.length === 0);
   const close = () => setChosen(null);
-  const price = (draft: PriceDraft) =>
-    setChosen({ kind: 'price', draft, key: `${draft.id ?? 'new'}-${Date.now()}` });
+  const price = (draft: PriceDraft) => setChosen({ kind: 'price', draft, key: newId() });
   const fill = (need: Need) => price(draftForNeed(need, project, stores[0]?.id ?? null));
   const edit = (seen: Price) => price(draftOfPrice(seen, project.unit));
   const form =
@@ -80,12 +78,7 @@ const Prices = ({ open }: { open: OpenProject }) => {
       {view === 'stores' ? (
         <>
           <View style={styles.pad}>
-            <Button
-              mode="outlined"
-              icon="add"
-              onPress={() => setChosen({ kind: 'store', id: null })}
-              contentStyle={styles.button}
-            >
+            <Button mode="outlined" icon="add" onPress={() => setChosen({ kind: 'store', id: null })}>
               Add a store
             </Button>
           </View>
@@ -129,7 +122,6 @@ const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => voi
           <Button
             mode="contained"
             onPress={() => onFill(need)}
-            contentStyle={styles.button}
             accessibilityLabel={`Add a price for ${needTitle(need)}`}
           >
             Add a price
@@ -153,7 +145,7 @@ const All = ({
 }) => (
   <>
     <View style={styles.pad}>
-      <Button mode="outlined" icon="add" onPress={onAdd} contentStyle={styles.button}>
+      <Button mode="outlined" icon="add" onPress={onAdd}>
         Add a price
       </Button>
     </View>
@@ -184,7 +176,6 @@ const All = ({
 
 const styles = StyleSheet.create({
   pad: { padding: 16, alignItems: 'flex-start' },
-  button: { minHeight: 44 },
   row: { padding: 12, paddingHorizontal: 16 },
   missing: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   grow: { flex: 1 },

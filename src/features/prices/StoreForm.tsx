@@ -1,11 +1,9 @@
 import { useState } from 'react';
-import { StyleSheet } from 'react-native';
-import { Button } from 'react-native-paper';
 import { decimals, parseDecimal, parseMoney, toMain, type Minor } from '@/core/measure';
 import { emptyStore, type Store } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Choice, Detail, TextField } from '@/ui';
+import { Button, Choice, Detail, TextField } from '@/ui';
 import { nameKey } from '@/core/wood';
 import { STORE_KINDS } from './words';
 
@@ -62,11 +60,11 @@ export const StoreForm = ({
       foot={
         <>
           {held ? (
-            <Button icon="delete" onPress={remove} contentStyle={styles.button}>
+            <Button icon="delete" onPress={remove}>
               Delete
             </Button>
           ) : null}
-          <Button mode="contained" onPress={save} contentStyle={styles.button}>
+          <Button mode="contained" onPress={save}>
             Save the store
           </Button>
         </>
@@ -169,5 +167,3 @@ const readStore = (draft: StoreDraft, held: Store, others: Store[]): Result<Stor
     shipping: fee === null ? null : { fee, freeFrom },
   });
 };
-
-const styles = StyleSheet.create({ button: { minHeight: 44 } });

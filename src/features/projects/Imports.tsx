@@ -1,11 +1,10 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { readParts, readPrices, rowsForBook } from '@/core/formats';
 import type { Group, Price, Store } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
 import { newId, notify, pickFile, today, type OpenProject } from '@/data';
-import { Faults, Sheet, Words } from '@/ui';
+import { Button, Faults, Sheet, Words } from '@/ui';
 
 /** Asks for a file at once, and reads it. */
 const usePicked = <T,>(

@@ -1,12 +1,11 @@
 import { useState } from 'react';
-import { Button } from 'react-native-paper';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { readProjectFile } from '@/core/formats';
 import type { Book, Project } from '@/core/project';
 import type { Problem } from '@/core/result';
 import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/data';
-import { Faults, Sheet, Words } from '@/ui';
+import { Button, Faults, Sheet, Words } from '@/ui';
 import { mergeBook } from './mergeBook';
 
 type Read = { name: string; problems: Problem[] } | { name: string; project: Project; book: Book };
@@ -47,7 +46,7 @@ export const OpenFile = () => {
 
   return (
     <>
-      <Button mode="outlined" onPress={() => void pick()} contentStyle={{ minHeight: 44 }}>
+      <Button mode="outlined" onPress={() => void pick()}>
         Open a file
       </Button>
       {read && 'problems' in read ? (

@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { Button } from 'react-native-paper';
 import { emptyGroup, emptyProject } from '@/core/project';
 import { addProject, newId, useSettings, type OpenProject } from '@/data';
-import { Sheet } from '@/ui';
+import { Button, Sheet } from '@/ui';
 import { draftOf, DetailsForm, readDraft } from './DetailsForm';
 
 /** Name, unit, currency, target, count, tax and saw of a project. */

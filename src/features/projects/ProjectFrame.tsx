@@ -1,11 +1,11 @@
 import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Button } from 'react-native-paper';
+import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/measure';
 import { useProject, type OpenProject } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { IconAction, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { Button, IconAction, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
 import { ProjectMenu } from './ProjectMenu';
 
 /** What stays in sight in all places of a project: its name, undo and redo, and the money strip. */

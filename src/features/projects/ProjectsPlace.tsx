@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { ActivityIndicator, Button } from 'react-native-paper';
+import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
 import { formatMoney } from '@/core/measure';
 import { chosenOption, type Book, type Project } from '@/core/project';
 import { saveFile, useBook, useProjects, type Damaged } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { Columns, Logo, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { Button, Columns, Logo, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
 import { OpenFile } from './OpenFile';
 import { NewProject } from './ProjectDetails';
 
@@ -26,7 +26,7 @@ export const ProjectsPlace = () => {
         </Words>
       </View>
       <View style={styles.actions}>
-        <Button mode="contained" icon="add" onPress={() => setMaking(true)} contentStyle={styles.button}>
+        <Button mode="contained" icon="add" onPress={() => setMaking(true)}>
           New project
         </Button>
         <OpenFile />
@@ -115,7 +115,6 @@ const styles = StyleSheet.create({
   },
   grow: { flex: 1 },
   actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, paddingHorizontal: 16, paddingBottom: 16 },
-  button: { minHeight: 44 },
   empty: { padding: 16, gap: 8, alignItems: 'flex-start' },
   cards: { gap: 12, paddingHorizontal: 16 },
   card: { display: 'flex', borderWidth: 1, textDecorationLine: 'none' },

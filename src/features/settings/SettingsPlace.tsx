@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { Button } from 'react-native-paper';
 import { useQueryClient } from '@tanstack/react-query';
 import { formatDay, isCurrency, parseDecimal, type LengthUnit } from '@/core/measure';
 import { ok, type Result } from '@/core/result';
@@ -14,7 +13,7 @@ import {
   useSettings,
   type Settings,
 } from '@/data';
-import { Band, Choice, Columns, Confirm, LengthField, ReadField, Row, Words } from '@/ui';
+import { Band, Button, Choice, Columns, Confirm, LengthField, ReadField, Row, Words } from '@/ui';
 
 const readCurrency = (text: string): Result<string> =>
   isCurrency(text.trim().toUpperCase())
@@ -119,10 +118,10 @@ export const SettingsPlace = () => {
       <View style={styles.pad}>
         <Words>Three projects with their stores and prices, all invented, to try things on.</Words>
         <View style={styles.buttons}>
-          <Button mode="outlined" onPress={() => void samples()} contentStyle={styles.button}>
+          <Button mode="outlined" onPress={() => void samples()}>
             Bring the samples back
           </Button>
-          <Button mode="outlined" onPress={() => setEmptying(true)} contentStyle={styles.button}>
+          <Button mode="outlined" onPress={() => setEmptying(true)}>
             Start empty
           </Button>
         </View>
@@ -141,7 +140,6 @@ export const SettingsPlace = () => {
                 </View>
                 <Button
                   onPress={() => setDeleted(client, project.id, null)}
-                  contentStyle={styles.button}
                   accessibilityLabel={`Have ${project.name} back`}
                 >
                   Have it back
@@ -174,7 +172,6 @@ const styles = StyleSheet.create({
   head: { padding: 16, paddingBottom: 8 },
   pad: { padding: 16, gap: 12 },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 10 },
-  button: { minHeight: 44 },
   deleted: { paddingHorizontal: 16, paddingVertical: 8 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   grow: { flex: 1 },

@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Browser, Page } from 'playwright-core';
+import { launch, PHONE, serve, visit, WIDE } from './browser';
+import { VIEWS } from './views';
+
+jest.setTimeout(60_000);
+
+let browser: Browser;
+let site: Awaited<ReturnType<typeof serve>>;
+beforeAll(async () => {
+  site = await serve(4392);
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser?.close();
+  site?.stop();
+});
+
+/** What can be touched and is smaller than a thumb. A word in a sentence may be; there is none. */
+const smallTargets = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        'button, a, input, textarea, [role=button], [role=radio], [role=checkbox], [role=tab], [role=menuitem]',
+      ),
+    ]
+      .filter(
+        (element) =>
+          element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible',
+      )
+      .map((element) => ({
+        box: element.getBoundingClientRect(),
+        name: element.getAttribute('aria-label') ?? element.innerText,
+      }))
+      .filter(({ box }) => box.width < 43.5 || box.height < 43.5)
+      .map(({ box, name }) => `${name}: ${Math.round(box.width)} x ${Math.round(box.height)}`),
+  );
+
+/** What can be pressed and is passed over by Tab: not a part of a group that arrow keys move in. */
+const unreachable = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[role=button], [role=tab], [role=checkbox], button, a')]
+      .filter(
+        (element) =>
+          element.tabIndex < 0 &&
+          element.getAttribute('aria-disabled') !== 'true' &&
+          !element.hasAttribute('disabled'),
+      )
+      .map((element) => element.outerHTML.slice(0, 200)),
+  );
+
+describe.each([
+  ['phone', PHONE, 'light'],
+  ['phone', PHONE, 'dark'],
+  ['wide', WIDE, 'light'],
+  ['wide', WIDE, 'dark'],
+] as const)('%s, %o, %s', (_name, size, theme) => {
+  test.each(VIEWS)(
+    '$name: axe finds nothing serious, all is reached by keyboard and large enough to touch',
+    async ({ path, ready, open }) => {
+      const { page, context, complaints } = await visit(browser, size, theme);
+      page.setDefaultTimeout(10_000);
+      await page.goto(site.address + path);
+      await ready(page);
+      await open?.(page);
+      await page.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(
+        serious.map(({ id, nodes }) => [
+          id,
+          nodes.slice(0, 3).map(({ html, failureSummary }) => `${html.slice(0, 300)} ${failureSummary}`),
+        ]),
+      ).toEqual([]);
+      expect(await smallTargets(page)).toEqual([]);
+      expect(await unreachable(page)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+      expect(complaints).toEqual([]);
+      await context.close();
+    },
+  );
+});

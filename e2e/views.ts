@@ -1,0 +1,94 @@
+import type { Page } from 'playwright-core';
+
+/** The main views, and how one gets there from the address; used by the tests of all views and by the screenshots. */
+export interface View {
+  name: string;
+  path: string;
+  /** What shows that the view is there. */
+  ready: (page: Page) => Promise<unknown>;
+  open?: (page: Page) => Promise<unknown>;
+}
+
+const strip = (page: Page) =>
+  page
+    .getByTestId('money-strip')
+    .getByRole('img', { name: /[1-9].* to buy/ })
+    .waitFor();
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
+
+export const VIEWS: View[] = [
+  {
+    name: 'projects',
+    path: '/',
+    ready: (page) =>
+      page
+        .getByRole('img', { name: /left of the target/ })
+        .first()
+        .waitFor(),
+  },
+  {
+    name: 'new-project',
+    path: '/',
+    ready: (page) => page.getByRole('listitem').first().waitFor(),
+    open: (page) => press(page, 'New project'),
+  },
+  { name: 'parts', path: '/project/compost-station/parts', ready: strip },
+  {
+    name: 'quick-line',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: (page) => page.getByLabel(/^Add a part/).fill('6 2x4 41 1/2 mitre 45 rail'),
+  },
+  {
+    name: 'part',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: (page) => press(page, /^Change 3 Brace/),
+  },
+  {
+    name: 'group',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: (page) => press(page, 'Change group Slats'),
+  },
+  { name: 'prices', path: '/project/compost-station/prices', ready: strip },
+  {
+    name: 'price',
+    path: '/project/compost-station/prices',
+    ready: strip,
+    open: (page) => press(page, /^Add another price for 2x4/),
+  },
+  {
+    name: 'stores',
+    path: '/project/compost-station/prices',
+    ready: strip,
+    open: (page) => page.getByRole('tab', { name: 'Stores' }).click(),
+  },
+  { name: 'buy', path: '/project/compost-station/buy', ready: strip },
+  {
+    name: 'boards',
+    path: '/project/record-shelf/buy',
+    ready: strip,
+    open: async (page) => {
+      const tab = page.getByRole('tab', { name: 'Boards' });
+      if (await tab.count()) await tab.click();
+    },
+  },
+  {
+    name: 'bought',
+    path: '/project/compost-station/buy',
+    ready: strip,
+    open: (page) => press(page, /cedar picket.*bought at another price/),
+  },
+  {
+    name: 'menu',
+    path: '/project/sandpit/parts',
+    ready: strip,
+    open: (page) => press(page, 'More for this project'),
+  },
+  {
+    name: 'settings',
+    path: '/settings',
+    ready: (page) => page.getByRole('button', { name: 'Start empty' }).waitFor(),
+  },
+];

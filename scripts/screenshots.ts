@@ -1,0 +1,40 @@
+/** Makes docs/screenshots from the sample data and the built app: one picture of each main view. */
+import { launch, PHONE, serve, visit, WIDE } from '../e2e/browser';
+import { VIEWS } from '../e2e/views';
+
+const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] = [
+  ['projects', 'phone', 'light'],
+  ['parts', 'phone', 'light'],
+  ['quick-line', 'phone', 'light'],
+  ['part', 'wide', 'light'],
+  ['prices', 'phone', 'light'],
+  ['price', 'wide', 'light'],
+  ['stores', 'phone', 'light'],
+  ['buy', 'phone', 'light'],
+  ['buy', 'wide', 'light'],
+  ['boards', 'phone', 'light'],
+  ['boards', 'wide', 'dark'],
+  ['bought', 'phone', 'light'],
+  ['new-project', 'phone', 'light'],
+  ['settings', 'phone', 'dark'],
+];
+
+const main = async () => {
+  const site = await serve(4393);
+  const browser = await launch();
+  for (const [name, size, theme] of SHOTS) {
+    const view = VIEWS.find((candidate) => candidate.name === name);
+    if (!view) throw new Error(`no view ${name}`);
+    const { page, context } = await visit(browser, size === 'phone' ? PHONE : WIDE, theme);
+    await page.goto(site.address + view.path);
+    await view.ready(page);
+    await view.open?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `docs/screenshots/${name}-${size}${theme === 'dark' ? '-dark' : ''}.png` });
+    await context.close();
+  }
+  await browser.close();
+  site.stop();
+  process.exit(0);
+};
+void main();
