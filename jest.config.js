@@ -21,6 +21,10 @@ module.exports = {
       ...shared,
       displayName: 'interface',
       preset: 'jest-expo/web',
+      moduleNameMapper: {
+        ...shared.moduleNameMapper,
+        '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+      },
       testMatch: ['<rootDir>/src/{ui,features}/**/*.test.{ts,tsx}'],
     },
   ],

@@ -7,14 +7,16 @@ const RECORD = 'bench/size.json';
 const folder = 'dist/_expo/static/js/web';
 
 const page = readFileSync('dist/index.html', 'utf8');
-const sizes = readdirSync(folder).map((name) => {
-  const code = readFileSync(`${folder}/${name}`);
-  return {
-    name: name.replace(/-[0-9a-f]{32}/, ''),
-    isInitial: page.includes(name),
-    kb: Math.round(gzipSync(code).length / 100) / 10,
-  };
-});
+const sizes = readdirSync(folder)
+  .filter((name) => name.endsWith('.js'))
+  .map((name) => {
+    const code = readFileSync(`${folder}/${name}`);
+    return {
+      name: name.replace(/-[0-9a-f]{32}/, ''),
+      isInitial: page.includes(name),
+      kb: Math.round(gzipSync(code).length / 100) / 10,
+    };
+  });
 const initial = sizes.filter(({ isInitial }) => isInitial).reduce((sum, { kb }) => sum + kb, 0);
 const last = JSON.parse(readFileSync(RECORD, 'utf8')) as { initialKb: number };
 

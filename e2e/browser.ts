@@ -21,6 +21,7 @@ export const serve = (port: number): Promise<{ address: string; stop: () => void
       env: { ...process.env, PORT: String(port) },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
+    process.once('exit', () => server.kill());
     server.stdout?.on('data', () =>
       resolve({ address: `http://localhost:${port}`, stop: () => server.kill() }),
     );

@@ -4,6 +4,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { app } from './app';
 
 let server: Server;
@@ -13,6 +14,8 @@ beforeAll(async () => {
   const folder = mkdtempSync(path.join(tmpdir(), 'billet-'));
   writeFileSync(path.join(folder, 'index.html'), '<title>Billet</title>'.repeat(200));
   writeFileSync(path.join(folder, `entry-${'0123456789abcdef'.repeat(2)}.js`), '1');
+  writeFileSync(path.join(folder, 'font.ttf'), 'plain');
+  writeFileSync(path.join(folder, 'font.ttf.gz'), gzipSync('compressed beforehand'));
   server = app(folder).listen(0, '127.0.0.1');
   await once(server, 'listening');
   address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -41,6 +44,15 @@ test('hashed files are kept for a year; what is not there is not found', async (
   expect(file.headers.get('cache-control')).toMatch(/max-age=31536000, immutable/);
   expect((await get('/missing.js')).status).toBe(404);
   expect((await get('/api/missing')).status).toBe(404);
+});
+
+test('what the build compressed is served so, to those who take it', async () => {
+  const response = await get('/font.ttf');
+  expect(await response.text()).toBe('compressed beforehand');
+  expect(response.headers.get('content-type')).toMatch(/font/);
+  const plain = await fetch(`${address}/font.ttf`, { headers: { 'Accept-Encoding': 'identity' } });
+  expect(await plain.text()).toBe('plain');
+  expect((await get('/..%2f..%2fetc%2fpasswd.txt')).status).not.toBe(200);
 });
 
 test('the policy lets the worker and WebAssembly run, and nothing from elsewhere', async () => {

@@ -1,9 +1,37 @@
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 
-const YEAR = 365 * 24 * 3600 * 1000;
+const YEAR_IN_SECONDS = 365 * 24 * 3600;
+
+/** A year for a file whose name holds a hash of its content; anything else is asked for again. */
+const cachingOf = (file: string): string =>
+  /[.-][0-9a-f]{32}\./.test(path.basename(file))
+    ? `public, max-age=${YEAR_IN_SECONDS}, immutable`
+    : 'no-cache';
+
+/** Answers with the form of a file that the build compressed, where there is one that the browser takes. */
+const compressedBeforehand =
+  (folder: string): RequestHandler =>
+  (request, response, next) => {
+    const asked = path.normalize(path.join(folder, request.path === '/' ? 'index.html' : request.path));
+    const form = FORMS.find(
+      ({ encoding, ending }) => request.acceptsEncodings(encoding) && existsSync(asked + ending),
+    );
+    if (request.method !== 'GET' || !asked.startsWith(path.resolve(folder)) || !form) return next();
+    response.type(path.extname(asked));
+    response.setHeader('Content-Encoding', form.encoding);
+    response.setHeader('Cache-Control', cachingOf(asked));
+    response.vary('Accept-Encoding');
+    response.sendFile(asked + form.ending);
+  };
+
+const FORMS = [
+  { encoding: 'br', ending: '.br' },
+  { encoding: 'gzip', ending: '.gz' },
+];
 
 /**
  * Serves the built app from `folder`. Files whose names hold a hash of their content are kept for a year, the
@@ -42,15 +70,12 @@ export const app = (folder: string): Express => {
   served.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
+  served.use(compressedBeforehand(folder));
   served.use(
     express.static(folder, {
       index: false,
       setHeaders: (response, file) => {
-        const isHashed = /[.-][0-9a-f]{32}\./.test(path.basename(file));
-        response.setHeader(
-          'Cache-Control',
-          isHashed ? `public, max-age=${YEAR / 1000}, immutable` : 'no-cache',
-        );
+        response.setHeader('Cache-Control', cachingOf(file));
       },
     }),
   );

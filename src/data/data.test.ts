@@ -102,8 +102,10 @@ test('a write over another tab’s is refused', async () => {
 });
 
 test('an empty browser gets the samples, whose stores and prices are all there', async () => {
-  await addSamples(await loadBook(0), await loadProjects(0));
+  const made = await addSamples(await loadBook(0), await loadProjects(0));
+  await made.written;
   const { records } = await loadProjects(0);
+  expect(records).toEqual(made.projects.records);
   expect(
     Object.values(records)
       .map(({ project }) => project.name)

@@ -11,9 +11,11 @@ import {
   placeOf,
   saveSettings,
   type Projects,
+  type Sampled,
 } from './repository';
 import { onOtherTab } from './storage';
 import {
+  afterWriting,
   KEYS,
   nextStep,
   putSettings,
@@ -27,27 +29,47 @@ import {
 
 const STORED = { staleTime: Infinity, gcTime: Infinity, networkMode: 'always', retry: false } as const;
 
-/** The first time, an empty browser is given the sample projects. */
-const prepared = (): Promise<void> => {
+/** The first time, an empty browser is given the sample projects: they are on screen while they are written. */
+const sampled = (): Promise<Sampled | null> => {
   preparing ??= (async () => {
-    if ((await loadSettings()) !== null) return;
+    if ((await loadSettings()) !== null) return null;
     const projects = await loadProjects(Date.now());
-    if (Object.keys(projects.records).length === 0) await addSamples(await loadBook(Date.now()), projects);
-    else await saveSettings(DEFAULT_SETTINGS);
+    if (Object.keys(projects.records).length > 0) {
+      await saveSettings(DEFAULT_SETTINGS);
+      return null;
+    }
+    const first = await addSamples(await loadBook(Date.now()), projects);
+    afterWriting(first.written);
+    return first;
   })();
   return preparing;
 };
-let preparing: Promise<void> | null = null;
+let preparing: Promise<Sampled | null> | null = null;
 
-const useProjectsQuery = () =>
-  useQuery({
-    queryKey: KEYS.projects,
-    queryFn: () => prepared().then(() => loadProjects(Date.now())),
-    ...STORED,
-  });
+/** What the first look at an empty browser made, once; afterwards what is kept. */
+const firstOr = <T>(first: (made: Sampled) => T, kept: () => Promise<T>) => {
+  let isFirst = true;
+  return async (): Promise<T> => {
+    const made = isFirst ? await sampled() : null;
+    isFirst = false;
+    if (made) return first(made);
+    await written();
+    return kept();
+  };
+};
 
-const useBookQuery = () =>
-  useQuery({ queryKey: KEYS.book, queryFn: () => prepared().then(() => loadBook(Date.now())), ...STORED });
+const readProjects = firstOr(
+  (made) => made.projects,
+  () => loadProjects(Date.now()),
+);
+const readBook = firstOr(
+  (made) => made.book,
+  () => loadBook(Date.now()),
+);
+
+const useProjectsQuery = () => useQuery({ queryKey: KEYS.projects, queryFn: readProjects, ...STORED });
+
+const useBookQuery = () => useQuery({ queryKey: KEYS.book, queryFn: readBook, ...STORED });
 
 /** Projects by name; null while they are read. */
 export const useProjects = (): {
@@ -119,7 +141,8 @@ const reload = async (client: QueryClient) => {
 /** Brings the sample projects back beside what is there. */
 export const bringSamplesBack = async (client: QueryClient): Promise<void> => {
   await written();
-  await addSamples(await loadBook(Date.now()), await loadProjects(Date.now()));
+  const made = await addSamples(await loadBook(Date.now()), await loadProjects(Date.now()));
+  await made.written;
   await reload(client);
 };
 

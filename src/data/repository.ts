@@ -81,16 +81,33 @@ export const saveBook = (record: BookRecord): Promise<Saved> =>
 
 export const removeDamaged = (key: string): Promise<void> => removeKey(key);
 
-/** Fills an empty browser with the samples. Existing projects of the same id and existing prices are left alone. */
-export const addSamples = async (book: BookRecord, existing: Projects): Promise<void> => {
+/** What the samples make of a workspace; `written` resolves when that is kept. */
+export interface Sampled {
+  projects: Projects;
+  book: BookRecord;
+  written: Promise<void>;
+}
+
+/** Adds the samples to a workspace. Projects of the same id that are not deleted, and prices, are left as they are. */
+export const addSamples = async (book: BookRecord, existing: Projects): Promise<Sampled> => {
   const { samples } = await import('./samples');
+  const added: ProjectRecord[] = [];
   let merged: Book = book.book;
   for (const { project, book: own } of samples()) {
     merged = { stores: { ...own.stores, ...merged.stores }, prices: { ...own.prices, ...merged.prices } };
     const held = existing.records[project.id];
-    if (held && held.deletedAt === null) continue;
-    await saveProject({ ...newProjectRecord(project), revision: (held?.revision ?? 0) + 1 });
+    if (!held || held.deletedAt !== null)
+      added.push({ ...newProjectRecord(project), revision: (held?.revision ?? 0) + 1 });
   }
-  await saveBook({ revision: book.revision + 1, book: merged, history: { past: [], future: [] } });
-  if ((await loadSettings()) === null) await saveSettings(DEFAULT_SETTINGS);
+  const sampledBook: BookRecord = { revision: book.revision + 1, book: merged, history: emptyHistory() };
+  const records = {
+    ...existing.records,
+    ...Object.fromEntries(added.map((record) => [record.project.id, record])),
+  };
+  const write = async () => {
+    for (const record of added) await saveProject(record);
+    await saveBook(sampledBook);
+    if ((await loadSettings()) === null) await saveSettings(DEFAULT_SETTINGS);
+  };
+  return { projects: { ...existing, records }, book: sampledBook, written: write() };
 };

@@ -35,6 +35,11 @@ const write = (client: QueryClient, key: readonly string[], save: () => Promise<
 /** Resolves when everything changed so far is written. */
 export const written = (): Promise<void> => writing;
 
+/** Lets later writes wait for one that was begun elsewhere. */
+export const afterWriting = (work: Promise<void>): void => {
+  writing = writing.then(() => work);
+};
+
 const recordOf = (client: QueryClient, projectId: string): ProjectRecord | undefined =>
   client.getQueryData<Projects>(KEYS.projects)?.records[projectId];
 

@@ -1,4 +1,4 @@
-import { configureFonts, MD3DarkTheme, MD3LightTheme, useTheme, type MD3Theme } from 'react-native-paper';
+import { configureFonts, useTheme, type MD3Theme } from 'react-native-paper';
 import type { TextStyle } from 'react-native';
 import type { WoodTone } from '@/core/wood';
 
@@ -68,8 +68,10 @@ export const TABULAR: TextStyle = { fontVariant: ['tabular-nums'] };
 const fonts = configureFonts({ config: { fontFamily: FONTS.regular, fontWeight: '400', letterSpacing: 0 } });
 const heavier = { fontFamily: FONTS.medium, fontWeight: '400', letterSpacing: 0 } as const;
 
-const themeOf = (base: MD3Theme, ink: Ink): MD3Theme & { ink: Ink } => ({
-  ...base,
+const themeOf = (dark: boolean, ink: Ink): MD3Theme & { ink: Ink } => ({
+  dark,
+  isV3: true,
+  version: 3,
   roundness: 0,
   // No motion but what explains: menus and dialogs are there at once.
   animation: { scale: 0 },
@@ -80,9 +82,21 @@ const themeOf = (base: MD3Theme, ink: Ink): MD3Theme & { ink: Ink } => ({
     titleMedium: { ...fonts.titleMedium, ...heavier },
   },
   colors: {
-    ...base.colors,
     primary: ink.spruce,
     onPrimary: ink.card,
+    secondary: ink.spruce,
+    onSecondary: ink.card,
+    tertiary: ink.spruce,
+    onTertiary: ink.card,
+    tertiaryContainer: ink.pale,
+    onTertiaryContainer: ink.ink,
+    errorContainer: ink.card,
+    onErrorContainer: ink.red,
+    surfaceDisabled: ink.hairline,
+    onSurfaceDisabled: ink.soft,
+    shadow: 'transparent',
+    scrim: ink.bar,
+    backdrop: 'rgba(15, 20, 18, 0.55)',
     primaryContainer: ink.pale,
     onPrimaryContainer: ink.ink,
     secondaryContainer: ink.pale,
@@ -112,8 +126,8 @@ const themeOf = (base: MD3Theme, ink: Ink): MD3Theme & { ink: Ink } => ({
   ink,
 });
 
-export const lightTheme = themeOf(MD3LightTheme, LIGHT);
-export const darkTheme = themeOf(MD3DarkTheme, DARK);
+export const lightTheme = themeOf(false, LIGHT);
+export const darkTheme = themeOf(true, DARK);
 
 /** Our colours of the theme that holds. */
 export const useInk = (): Ink => useTheme<typeof lightTheme>().ink;

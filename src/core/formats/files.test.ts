@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { fromInches, MICROS, toMm } from '../measure';
 import { chosenOption, emptyBook, emptyProject } from '../project';
@@ -220,6 +221,14 @@ test('a wrong project file: every fault with its place; a newer one: one clear s
     /^x.billet.json:\d: the file breaks off/,
   );
 });
+
+test.each(['compost-station', 'record-shelf', 'sandpit'])(
+  'the sample %s is a project file without a fault',
+  (name) => {
+    const read = readProjectFile(readFileSync(`demo/${name}.billet.json`, 'utf8'), name);
+    expect(faults(read)).toEqual([]);
+  },
+);
 
 test('a length of 31 1/2 in is kept as it was written', () => {
   expect(sample().project.groups[0]?.options[0]?.parts[0]?.length).toEqual({

@@ -11,7 +11,8 @@ import { isDate } from './pricesCsv';
 export const PROJECT_FORMAT = 'billet-project';
 export const PROJECT_VERSION = 1;
 
-interface ProjectFile {
+/** What a `*.billet.json` file holds. */
+export interface ProjectFile {
   format: typeof PROJECT_FORMAT;
   version: typeof PROJECT_VERSION;
   project: JsonProject;

@@ -16,7 +16,6 @@ export const ProjectsPlace = () => {
   const book = useBook();
   const isWide = useIsWide();
   const [isMaking, setMaking] = useState(false);
-  if (!projects) return <ActivityIndicator style={styles.wait} />;
   return (
     <Columns>
       <View style={styles.head}>
@@ -31,10 +30,12 @@ export const ProjectsPlace = () => {
         </Button>
         <OpenFile />
       </View>
-      {projects.damaged.map((record) => (
+      {projects?.damaged.map((record) => (
         <DamagedRecord key={record.key} record={record} />
       ))}
-      {projects.records.length === 0 ? (
+      {!projects ? (
+        <ActivityIndicator style={styles.wait} aria-label="Reading the projects" />
+      ) : projects.records.length === 0 ? (
         <View style={styles.empty}>
           <Words>
             No project yet. Make one, open a file, or bring the sample projects back under Settings.
