@@ -45,12 +45,8 @@ export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false,
       ) : null}
       <Svg width="100%" height={height + 8} role="img" aria-label={sentence(spent, toBuy, left, format)}>
         <Defs>
-          <Pattern id={hatch} patternUnits="userSpaceOnUse" width={8} height={8}>
-            <Path d="M-2 2 L2 -2 M0 8 L8 0 M6 10 L10 6" stroke={ink.spruce} strokeWidth={2.2} />
-          </Pattern>
-          <Pattern id={overHatch} patternUnits="userSpaceOnUse" width={8} height={8}>
-            <Path d="M-2 2 L2 -2 M0 8 L8 0 M6 10 L10 6" stroke={ink.red} strokeWidth={2.6} />
-          </Pattern>
+          <Hatch id={hatch} step={8} color={ink.spruce} weight={2.2} />
+          <Hatch id={overHatch} step={8} color={ink.red} weight={2.6} />
         </Defs>
         <Rect
           x={0}
@@ -145,6 +141,17 @@ const sentence = (
 ): string =>
   `${format(spent)} spent, ${format(toBuy)} to buy${left === null ? '' : left < 0 ? `, ${format(-left)} over target` : `, ${format(left)} left of the target`}`;
 
+/** A pencil's hatching, to fill a shape with by `url(#id)`. */
+const Hatch = ({ id, step, color, weight }: { id: string; step: number; color: string; weight: number }) => {
+  const quarter = step / 4;
+  const stroke = `M${-quarter} ${quarter} L${quarter} ${-quarter} M0 ${step} L${step} 0 M${step - quarter} ${step + quarter} L${step + quarter} ${step - quarter}`;
+  return (
+    <Pattern id={id} patternUnits="userSpaceOnUse" width={step} height={step}>
+      <Path d={stroke} stroke={color} strokeWidth={weight} />
+    </Pattern>
+  );
+};
+
 const Sum = ({ mark, word, sum }: { mark: 'solid' | 'hatched' | 'bare'; word: string; sum: string }) => {
   const ink = useInk();
   const hatch = useId();
@@ -152,9 +159,7 @@ const Sum = ({ mark, word, sum }: { mark: 'solid' | 'hatched' | 'bare'; word: st
     <View style={styles.sum}>
       <Svg width={12} height={12} aria-hidden>
         <Defs>
-          <Pattern id={hatch} patternUnits="userSpaceOnUse" width={5} height={5}>
-            <Path d="M-1 1 L1 -1 M0 5 L5 0 M4 6 L6 4" stroke={ink.spruce} strokeWidth={1.6} />
-          </Pattern>
+          <Hatch id={hatch} step={5} color={ink.spruce} weight={1.6} />
         </Defs>
         <Rect
           x={0.5}

@@ -10,6 +10,7 @@ import {
   type Project,
 } from '../project';
 import type { Problem, Result } from '../result';
+import { rowReader } from './rowReader';
 import { fileProblem, readTable, unknownCells, writeTable, type TableRow } from './table';
 
 const COLUMNS = [
@@ -60,32 +61,12 @@ export const readParts = (
 };
 
 const readPart = (
-  { line, cells }: TableRow,
+  row: TableRow,
   file: string,
   unit: LengthUnit,
   id: string,
 ): { part: Part; faults: Problem[] } => {
-  const faults: Problem[] = [];
-  const cell = (column: string) => cells[column] ?? '';
-  const fault = (column: string, sentence: string) => faults.push(fileProblem(file, line, column, sentence));
-  const read = <T>(column: string, result: Result<T>): T | null => {
-    if (result.ok) return result.value;
-    result.problems.forEach(({ sentence }) => fault(column, sentence));
-    return null;
-  };
-  const length = (column: string): Measure | null => {
-    const ticks = read(column, parseLength(cell(column), unit));
-    if (ticks === 0 && column !== 'short_ok')
-      fault(column, `"${cell(column)}" is no length to cut; it must be more than nothing`);
-    return ticks === null ? null : { text: cell(column), ticks };
-  };
-  const oneOf = <T extends string>(column: string, choices: readonly T[], otherwise: T): T => {
-    const value = cell(column).toLowerCase();
-    if (value === '') return otherwise;
-    const choice = choices.find((candidate) => candidate === value);
-    if (!choice) fault(column, `"${cell(column)}" is not known; write ${choices.join(' or ')}`);
-    return choice ?? otherwise;
-  };
+  const { faults, cell, fault, read, oneOf, length, lengthOrZero } = rowReader(row, file, unit);
   const part = emptyPart(id);
   part.name = cell('part');
   if (part.name === '') fault('part', 'the name is missing; call the part something');
@@ -105,7 +86,7 @@ const readPart = (
     else if (part.kind === 'board') part.section = read('section', parseSection(cell('section')))?.name ?? '';
     else part.section = thicknessName(read('section', parseThickness(cell('section'))) ?? 0);
     part.length = length('length');
-    if (cell('short_ok') !== '') part.shortOk = length('short_ok');
+    if (cell('short_ok') !== '') part.shortOk = lengthOrZero('short_ok');
   }
   if (part.kind === 'sheet') part.width = length('width');
   part.grain = oneOf('grain', ['any', 'length'], 'any');
@@ -113,7 +94,7 @@ const readPart = (
   if (ends && ends.shape !== 'square' && part.kind !== 'board')
     fault('ends', 'only boards have slanted ends; leave it blank');
   part.ends = ends ? writeEnds(ends) : 'square';
-  const extra = unknownCells(cells, COLUMNS);
+  const extra = unknownCells(row.cells, COLUMNS);
   return { part: extra ? { ...part, extra } : part, faults };
 };
 

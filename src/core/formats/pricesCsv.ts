@@ -1,4 +1,4 @@
-import { MICROS, parseCount, parseDecimal, parseLength, type LengthUnit } from '../measure';
+import { MICROS, parseCount, parseDecimal, type LengthUnit } from '../measure';
 import { amountOf } from '../prices';
 import {
   emptyStore,
@@ -8,14 +8,14 @@ import {
   type Book,
   type Item,
   type Kind,
-  type Measure,
   type Price,
   type PriceUnit,
   type Store,
 } from '../project';
 import { nameKey, parseSection, parseThickness, thicknessName } from '../wood';
 import type { Problem, Result } from '../result';
-import { fileProblem, readTable, unknownCells, writeTable, type TableRow } from './table';
+import { rowReader } from './rowReader';
+import { readTable, unknownCells, writeTable, type TableRow } from './table';
 import { withUnit } from './partsCsv';
 
 const COLUMNS = [
@@ -52,29 +52,11 @@ export const readPrices = (text: string, file: string, unit: LengthUnit): Result
 };
 
 const readPrice = (
-  { line, cells }: TableRow,
+  row: TableRow,
   file: string,
   lengthUnit: LengthUnit,
 ): { row: PriceRow; faults: Problem[] } => {
-  const faults: Problem[] = [];
-  const cell = (column: string) => cells[column] ?? '';
-  const fault = (column: string, sentence: string) => faults.push(fileProblem(file, line, column, sentence));
-  const read = <T>(column: string, result: Result<T>): T | null => {
-    if (result.ok) return result.value;
-    result.problems.forEach(({ sentence }) => fault(column, sentence));
-    return null;
-  };
-  const oneOf = <T extends string>(column: string, choices: readonly T[], otherwise: T): T => {
-    const value = cell(column).toLowerCase();
-    const choice = value === '' ? otherwise : choices.find((candidate) => candidate === value);
-    if (!choice) fault(column, `"${cell(column)}" is not known; write one of ${choices.join(', ')}`);
-    return choice ?? otherwise;
-  };
-  const length = (column: string): Measure | null => {
-    const ticks = read(column, parseLength(cell(column), lengthUnit));
-    if (ticks === 0) fault(column, `"${cell(column)}" is no length; it must be more than nothing`);
-    return ticks === null ? null : { text: cell(column), ticks };
-  };
+  const { faults, cell, fault, read, oneOf, length } = rowReader(row, file, lengthUnit);
   const count = (column: string): number =>
     cell(column) === '' ? 1 : (read(column, parseCount(cell(column))) ?? 1);
 
@@ -119,7 +101,7 @@ const readPrice = (
         : read('available', parseCount(cell('available')));
   if (cell('date') !== '' && !isDate(cell('date')))
     fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
-  const extra = unknownCells(cells, COLUMNS);
+  const extra = unknownCells(row.cells, COLUMNS);
   return {
     row: {
       store: cell('store'),

@@ -105,7 +105,7 @@ const takeLongest = <T>(
 };
 
 const takeBoard = (words: string[], unit: LengthUnit, { part, tokens }: QuickReading): boolean => {
-  const section = takeLongest(words, (text) => parseSection(text, unit === 'mm' ? 'mm' : null));
+  const section = takeLongest(words, (text) => parseSection(text, unit));
   if (!section) return false;
   part.kind = 'board';
   part.section = section.value.name;

@@ -42,15 +42,14 @@ const ACTUAL = new RegExp(`^(${NUMBER}) ?${UNIT}? ?x ?(${NUMBER}) ?${UNIT}?$`);
 
 /**
  * Reads `2x4`, `5/4x6` (trade sizes of PS 20) or an actual size, `30x90mm`, `1-1/2x1-1/2in`. A size without
- * unit that has no trade name is taken in `bareUnit` where one is given (millimetres in a metric project);
- * in files, where none is, it is a fault. Problems: `section`.
+ * unit that has no trade name is millimetres in a metric project (`bareUnit`); elsewhere it is a fault. Problems: `section`.
  */
 export const parseSection = (text: string, bareUnit: LengthUnit | null = null): Result<Section> => {
   const plain = plainCharacters(text).toLowerCase();
   const trade = tradeSection(plain);
   if (trade) return ok(trade);
   const match = ACTUAL.exec(plain);
-  const unit = match?.[4] ?? match?.[2] ?? bareUnit;
+  const unit = match?.[4] ?? match?.[2] ?? (bareUnit === 'mm' ? 'mm' : null);
   if (!match || unit === null) return notASection(text, match !== null);
   const sides = [`${match[1]}${match[2] ?? unit}`, `${match[3]}${unit}`].map((side) =>
     parseLength(side, 'mm'),

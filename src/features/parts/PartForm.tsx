@@ -4,7 +4,7 @@ import { parseEnds, parseSection, parseThickness, thicknessName, writeEnds, type
 import { resolve, type Group, type Kind, type Part } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, LengthField, ReadField, Words } from '@/ui';
+import { Button, Choice, Detail, KINDS, LengthField, ReadField, Words } from '@/ui';
 import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
 import { freeName } from './QuickLine';
@@ -15,12 +15,6 @@ interface Props {
   onClose: () => void;
   onChoose: (chosen: Chosen) => void;
 }
-
-const KINDS: { value: Kind; label: string }[] = [
-  { value: 'board', label: 'Board' },
-  { value: 'sheet', label: 'Sheet' },
-  { value: 'hardware', label: 'Hardware' },
-];
 
 const SHAPES: { value: Ends['shape']; label: string }[] = [
   { value: 'square', label: 'Square' },
@@ -171,14 +165,13 @@ const SizeFields = ({
   edit: (fields: Partial<Omit<Part, 'id'>>) => void;
 }) => {
   const { unit } = project;
-  const bare = unit === 'mm' ? 'mm' : null;
   return (
     <>
       {part.kind === 'board' ? (
         <ReadField
           label="Section"
           text={part.section}
-          read={(text) => parseSection(text, bare)}
+          read={(text) => parseSection(text, unit)}
           onRead={({ name }) => edit({ section: name })}
         />
       ) : (

@@ -16,6 +16,7 @@ interface Props {
 export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props) => {
   const ink = useInk();
   const [text, setText] = useState('');
+  const [hasFocus, setFocus] = useState(false);
   const input = useRef<TextInput>(null);
   const group = project.groups.find(({ id }) => id === groupId) ?? project.groups.at(-1) ?? null;
   const reading = readQuickLine(text, project.unit);
@@ -38,11 +39,19 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
   };
   return (
     <View style={styles.quick}>
-      <View style={[styles.frame, { borderColor: ink.ink, backgroundColor: ink.card }]}>
+      <View
+        style={[
+          styles.frame,
+          { borderColor: hasFocus ? ink.spruce : ink.ink, backgroundColor: ink.card },
+          hasFocus && styles.focused,
+        ]}
+      >
         <TextInput
           ref={input}
           value={text}
           onChangeText={setText}
+          onFocus={() => setFocus(true)}
+          onBlur={() => setFocus(false)}
           onSubmitEditing={add}
           submitBehavior="submit"
           placeholder={project.unit === 'in' ? '4 2x4 31 1/2 post' : '4 45x145 800 post'}
@@ -127,7 +136,9 @@ const GroupPicker = ({
 
 const styles = StyleSheet.create({
   quick: { paddingHorizontal: 16, paddingTop: 12, paddingBottom: 8 },
-  frame: { flexDirection: 'row', alignItems: 'center', borderWidth: 2, minHeight: 52 },
+  frame: { flexDirection: 'row', alignItems: 'center', borderWidth: 2, margin: 1, minHeight: 52 },
+  // The frame shows the focus for the line in it.
+  focused: { borderWidth: 3, margin: 0 },
   input: {
     flex: 1,
     minWidth: 0,

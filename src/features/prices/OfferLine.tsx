@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { formatDay, formatTag } from '@/core/measure';
-import { asCompared, perPiece, type Offer } from '@/core/prices';
+import { asCompared, type Offer } from '@/core/prices';
 import type { Price, Project } from '@/core/project';
 import { Row, Stamp, Words } from '@/ui';
 import { asSold } from './words';
@@ -15,7 +15,7 @@ interface Props {
   onEdit: (price: Price) => void;
 }
 
-/** One offer: as sold, as compared, and when it was seen. */
+/** One offer: as sold, what one purchase comes to, as compared, and when it was seen. */
 export const OfferLine = ({ title, subtitle, offer, project, isCheapest, onEdit }: Props) => {
   const seen = offer.tiers[0]?.price;
   if (!seen) return null;
@@ -40,7 +40,7 @@ export const OfferLine = ({ title, subtitle, offer, project, isCheapest, onEdit 
         </View>
         <View>
           <Words size="strong" align="right">
-            {formatTag(Math.round(perPiece(offer) / 10_000) * 10_000, project.currency)}
+            {formatTag(Math.round((offer.tiers[0]?.unitPrice ?? 0) / 10_000) * 10_000, project.currency)}
           </Words>
           <Words size="small" tone="soft" align="right">
             {asCompared(offer, project.unit, project.currency)}

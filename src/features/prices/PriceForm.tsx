@@ -4,7 +4,7 @@ import { formatTag } from '@/core/measure';
 import { asCompared, currentOffers, perPurchase } from '@/core/prices';
 import { emptyStore, type Kind, type PriceUnit, type Store } from '@/core/project';
 import { newId, notify, today, type OpenProject } from '@/data';
-import { Button, Choice, Detail, TextField, Words } from '@/ui';
+import { Button, Choice, Detail, KINDS, TextField, Words } from '@/ui';
 import { readDraft, type PriceDraft } from './draft';
 
 export type { PriceDraft };
@@ -133,11 +133,7 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
       <Choice
         label="What it is"
         value={draft.kind}
-        options={[
-          { value: 'board', label: 'Board' },
-          { value: 'sheet', label: 'Sheet' },
-          { value: 'hardware', label: 'Hardware' },
-        ]}
+        options={KINDS}
         onChange={(kind) => set({ kind, unit: kind === 'hardware' ? 'pack' : 'each' })}
       />
       {draft.kind === 'hardware' ? null : (

@@ -116,8 +116,7 @@ export const readDraft = (
     if (item.material === '')
       fault('material', 'Write what it is made of, such as pine, treated or birch ply.');
     if (item.material.includes('|')) fault('material', 'A price is for one material.');
-    if (draft.kind === 'board')
-      item.section = need('section', parseSection(draft.section, unit === 'mm' ? 'mm' : null))?.name ?? '';
+    if (draft.kind === 'board') item.section = need('section', parseSection(draft.section, unit))?.name ?? '';
     else item.section = thicknessName(need('section', parseThickness(draft.section, unit)) ?? 0);
     item.length = length('length');
     if (draft.kind === 'sheet') item.width = length('width');

@@ -12,7 +12,7 @@ import {
 import { withUnit } from '@/core/formats';
 import type { PlanSettings, Project } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
-import { Choice, TextField } from '@/ui';
+import { Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
 
 /** The details of a project as they are typed. */
 export interface DetailsDraft {
@@ -30,7 +30,8 @@ export interface DetailsDraft {
   shortOk: string;
 }
 
-type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings'>;
+/** What the details form changes of a project. */
+export type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings'>;
 
 export const draftOf = ({ name, note, unit, currency, target, builds, settings }: Details): DetailsDraft => ({
   name,
@@ -128,10 +129,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       <Choice
         label="Unit of lengths"
         value={draft.unit}
-        options={[
-          { value: 'in', label: 'Inches' },
-          { value: 'mm', label: 'Millimetres' },
-        ]}
+        options={LENGTH_UNITS}
         onChange={(unit) => onChange(inUnit(draft, unit))}
       />
       <Choice
@@ -147,10 +145,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       <Choice
         label="Prices on the tags"
         value={draft.taxIncluded ? 'with' : 'without'}
-        options={[
-          { value: 'without', label: 'Without tax' },
-          { value: 'with', label: 'Tax included' },
-        ]}
+        options={TAX_ON_TAGS}
         onChange={(value) => onChange({ ...draft, taxIncluded: value === 'with' })}
       />
       {field(

@@ -1,10 +1,44 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { useQueryClient } from '@tanstack/react-query';
-import { emptyGroup, emptyProject } from '@/core/project';
+import { emptyGroup, emptyProject, type Project } from '@/core/project';
 import { addProject, newId, useSettings, type OpenProject } from '@/data';
 import { Button, Sheet } from '@/ui';
-import { draftOf, DetailsForm, readDraft } from './DetailsForm';
+import { DetailsForm, draftOf, readDraft, type Details } from './DetailsForm';
+
+interface Props {
+  title: string;
+  verb: string;
+  initial: Project;
+  onTake: (details: Details) => void;
+  onClose: () => void;
+}
+
+const DetailsSheet = ({ title, verb, initial, onTake, onClose }: Props) => {
+  const [draft, setDraft] = useState(() => draftOf(initial));
+  const fields = readDraft(draft, initial.settings);
+  const take = () => {
+    if (!fields.ok) return;
+    onTake(fields.value);
+    onClose();
+  };
+  return (
+    <Sheet
+      title={title}
+      onClose={onClose}
+      foot={
+        <>
+          <Button onPress={onClose}>Cancel</Button>
+          <Button mode="contained" onPress={take} disabled={!fields.ok}>
+            {verb}
+          </Button>
+        </>
+      }
+    >
+      <DetailsForm draft={draft} onChange={setDraft} onSubmit={take} />
+    </Sheet>
+  );
+};
 
 /** Name, unit, currency, target, count, tax and saw of a project. */
 export const ProjectDetails = ({
@@ -13,31 +47,15 @@ export const ProjectDetails = ({
 }: {
   open: OpenProject;
   onClose: () => void;
-}) => {
-  const [draft, setDraft] = useState(() => draftOf(project));
-  const fields = readDraft(draft, project.settings);
-  const save = () => {
-    if (!fields.ok) return;
-    run({ type: 'editProject', fields: fields.value });
-    onClose();
-  };
-  return (
-    <Sheet
-      title="Project details"
-      onClose={onClose}
-      foot={
-        <>
-          <Button onPress={onClose}>Cancel</Button>
-          <Button mode="contained" onPress={save} disabled={!fields.ok}>
-            Save details
-          </Button>
-        </>
-      }
-    >
-      <DetailsForm draft={draft} onChange={setDraft} onSubmit={save} />
-    </Sheet>
-  );
-};
+}) => (
+  <DetailsSheet
+    title="Project details"
+    verb="Save details"
+    initial={project}
+    onTake={(fields) => run({ type: 'editProject', fields })}
+    onClose={onClose}
+  />
+);
 
 /** A project that is not there yet: opens its parts when it is made. */
 export const NewProject = ({ onClose }: { onClose: () => void }) => {
@@ -53,28 +71,17 @@ export const NewProject = ({ onClose }: { onClose: () => void }) => {
       groups: [emptyGroup(newId(), newId(), 'main')],
     };
   });
-  const [draft, setDraft] = useState(() => draftOf(blank));
-  const fields = readDraft(draft, blank.settings);
-  const make = () => {
-    if (!fields.ok) return;
-    addProject(client, { ...blank, ...fields.value });
-    onClose();
+  const make = (details: Details) => {
+    addProject(client, { ...blank, ...details });
     router.push(`/project/${blank.id}/parts`);
   };
   return (
-    <Sheet
+    <DetailsSheet
       title="New project"
+      verb="Make the project"
+      initial={blank}
+      onTake={make}
       onClose={onClose}
-      foot={
-        <>
-          <Button onPress={onClose}>Cancel</Button>
-          <Button mode="contained" onPress={make} disabled={!fields.ok}>
-            Make the project
-          </Button>
-        </>
-      }
-    >
-      <DetailsForm draft={draft} onChange={setDraft} onSubmit={make} />
-    </Sheet>
+    />
   );
 };

@@ -13,7 +13,19 @@ import {
   useSettings,
   type Settings,
 } from '@/data';
-import { Band, Button, Choice, Columns, Confirm, LengthField, ReadField, Row, Words } from '@/ui';
+import {
+  Band,
+  Button,
+  Choice,
+  Columns,
+  Confirm,
+  LENGTH_UNITS,
+  LengthField,
+  ReadField,
+  Row,
+  TAX_ON_TAGS,
+  Words,
+} from '@/ui';
 
 const readCurrency = (text: string): Result<string> =>
   isCurrency(text.trim().toUpperCase())
@@ -74,10 +86,7 @@ export const SettingsPlace = () => {
         <Choice
           label="Unit of lengths"
           value={settings.unit}
-          options={[
-            { value: 'in', label: 'Inches' },
-            { value: 'mm', label: 'Millimetres' },
-          ]}
+          options={LENGTH_UNITS}
           onChange={(unit: LengthUnit) => change({ unit })}
         />
         <ReadField
@@ -96,10 +105,7 @@ export const SettingsPlace = () => {
         <Choice
           label="Prices on the tags"
           value={settings.taxIncluded ? 'with' : 'without'}
-          options={[
-            { value: 'without', label: 'Without tax' },
-            { value: 'with', label: 'Tax included' },
-          ]}
+          options={TAX_ON_TAGS}
           onChange={(value) => change({ taxIncluded: value === 'with' })}
         />
         <LengthField

@@ -1,0 +1,83 @@
+import { fromInches, fromMm } from '../measure';
+import { measure } from '../project';
+import { planCsv, type Case } from '../testing';
+
+const inches = (text: string) => measure(text, 'in');
+const first = (given: Case) => {
+  const plan = planCsv(given);
+  const layout = (plan.rest ?? plan).layouts[0];
+  if (!layout) throw new Error('nothing was planned');
+  return { plan, layout };
+};
+const PRICES =
+  "store,section,length,material,price,kind,width\nYard,2x4,8',stud,4,,\nYard,18mm,2440mm,ply,50,sheet,1220mm";
+
+test('crosscuts stand at the right end of each piece, the offcut begins a kerf behind the last', () => {
+  const { layout } = first({ parts: 'part,qty,section,length\na,2,2x4,30', prices: PRICES });
+  expect(layout.cuts).toEqual([{ kind: 'crosscut', at: fromInches(30) }, { kind: 'crosscut', at: fromInches(60.125) }]); // prettier-ignore
+  expect(layout.offcuts).toEqual([
+    { x: fromInches(60.25), y: 0, length: fromInches(35.75), width: fromInches(3.5) },
+  ]);
+});
+
+test('a board used up to the last tick needs no last cut and leaves nothing', () => {
+  const { layout } = first({ parts: 'part,qty,section,length\na,1,2x4,96', prices: PRICES });
+  expect(layout.cuts).toEqual([]);
+  expect(layout.offcuts).toEqual([]);
+});
+
+test('what is trimmed off the ends comes off first', () => {
+  const { layout } = first({
+    parts: 'part,qty,section,length\na,1,2x4,30',
+    prices: PRICES,
+    settings: { endTrim: inches('1/2') },
+  });
+  expect(layout.pieces[0]?.outline[0]).toEqual([fromInches(0.5), 0]);
+  expect(layout.cuts[0]).toEqual({ kind: 'crosscut', at: fromInches(0.5) });
+  expect(layout.cuts.at(-1)).toEqual({ kind: 'crosscut', at: fromInches(95.5) });
+});
+
+test('two halves of a board share what is missing: 47 15/16 in each (planner.md, rule 2)', () => {
+  const { plan, layout } = first({
+    parts: 'part,qty,section,length,short_ok\na,2,2x4,48,1/16',
+    prices: PRICES,
+  });
+  expect(layout.cuts).toEqual([{ kind: 'crosscut', at: fromInches(47.9375) }]);
+  expect(layout.pieces[1]?.outline[0]).toEqual([fromInches(48.0625), 0]);
+  expect(plan.short).toEqual([
+    { partId: expect.any(String), part: 'a', group: 'main', by: fromInches(0.0625), count: 2 },
+  ]);
+});
+
+test('a slanted kerf is wider along the board: kerf / cos A', () => {
+  const { layout } = first({ parts: 'part,qty,section,length,ends\na,2,2x4,40,mitre 60', prices: PRICES });
+  const right = Math.max(...(layout.pieces[0]?.outline.map(([x]) => x) ?? []));
+  const left = Math.min(...(layout.pieces[1]?.outline.map(([x]) => x) ?? []));
+  expect(left - right).toBe(fromInches(0.25));
+});
+
+test('a sheet is ripped into rows, a row crosscut, a low piece ripped to its width', () => {
+  const { layout } = first({
+    unit: 'mm',
+    parts:
+      'part,qty,section,length,width,kind,grain\nwide,1,18mm,1000,600,sheet,length\nlow,1,18mm,800,500,sheet,length',
+    prices: PRICES,
+    settings: { kerf: measure('3mm', 'mm') },
+  });
+  expect(layout.cuts).toEqual([
+    { kind: 'rip', at: fromMm(600) },
+    { kind: 'crosscut', at: fromMm(1000), on: 'row 1' },
+    { kind: 'crosscut', at: fromMm(1803), on: 'row 1' },
+    { kind: 'rip', at: fromMm(500), on: 'low in row 1' },
+  ]);
+  expect(layout.offcuts).toEqual([
+    { x: fromMm(1003), y: fromMm(503), length: fromMm(800), width: fromMm(97) },
+    { x: fromMm(1806), y: 0, length: fromMm(634), width: fromMm(600) },
+    { x: 0, y: fromMm(603), length: fromMm(2440), width: fromMm(617) },
+  ]);
+});
+
+test('like boards are counted, not repeated', () => {
+  const { plan } = first({ parts: 'part,qty,section,length\na,6,2x4,40', prices: PRICES });
+  expect(plan.layouts.map(({ count, pieces }) => [count, pieces.length])).toEqual([[3, 2]]);
+});

@@ -1,0 +1,65 @@
+import { emptyBook, emptyProject, emptyStore, type Price } from '@/core/project';
+import { draftOf, readDraft } from './DetailsForm';
+import { mergeBook } from './mergeBook';
+
+const project = { ...emptyProject('p', 'Puppet stage', 'in', 'USD'), target: 12050 };
+
+test('details that are opened and saved unchanged are the same', () => {
+  const { name, note, unit, currency, target, builds, settings } = project;
+  expect(readDraft(draftOf(project), settings)).toEqual({
+    ok: true,
+    value: { name, note, unit, currency, target, builds, settings },
+  });
+});
+
+test('every wrong detail is named, with a sentence', () => {
+  const wrong = {
+    ...draftOf(project),
+    name: ' ',
+    currency: 'dollars',
+    target: 'much',
+    builds: '0',
+    tax: '200',
+    kerf: '5in',
+    endTrim: 'x',
+  };
+  const read = readDraft(wrong, project.settings);
+  expect(!read.ok && read.problems.map(({ place }) => place).sort()).toEqual([
+    'builds',
+    'currency',
+    'endTrim',
+    'kerf',
+    'name',
+    'target',
+    'tax',
+  ]);
+});
+
+test('a blank target is none, tax is a share', () => {
+  const read = readDraft({ ...draftOf(project), target: '', tax: '8.25 %' }, project.settings);
+  expect(read.ok && [read.value.target, read.value.settings.tax]).toEqual([null, 0.0825]);
+});
+
+const price = (id: string, storeId: string): Price => ({
+  id, storeId, item: { kind: 'hardware', name: 'hinge', section: '', length: null, width: null, material: '' },
+  price: 1, unit: 'each', pack: 1, minQty: 1, available: null, date: null, source: 'typed', note: '',
+}); // prettier-ignore
+
+test('a file’s stores are known by id, or by name and currency; what is here stays as it is', () => {
+  const held = {
+    stores: { a: { ...emptyStore('a', 'Yard', 'USD'), trip: 500 }, b: emptyStore('b', 'Mill', 'USD') },
+    prices: { x: price('x', 'a') },
+  };
+  const own = {
+    stores: {
+      a: emptyStore('a', 'Yard', 'USD'),
+      other: emptyStore('other', ' mill', 'USD'),
+      euro: emptyStore('euro', 'Mill', 'EUR'),
+    },
+    prices: { x: { ...price('x', 'a'), price: 9 }, y: price('y', 'other'), z: price('z', 'euro') },
+  };
+  const merged = mergeBook(held, own);
+  expect(merged.stores.map(({ id }) => id)).toEqual(['euro']);
+  expect(merged.prices.map(({ id, storeId }) => [id, storeId])).toEqual([['y', 'b'], ['z', 'euro']]); // prettier-ignore
+  expect(mergeBook(emptyBook(), own).prices).toHaveLength(3);
+});

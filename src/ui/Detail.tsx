@@ -1,0 +1,111 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { Modal, Portal } from 'react-native-paper';
+import { useIsWide } from './layout';
+import { IconAction } from './rows';
+import { useInk } from './theme';
+import { Words } from './Words';
+
+interface DetailProps {
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+  /** Stays at the foot, in reach of the thumb. */
+  foot?: ReactNode;
+}
+
+/** What is chosen in a list: a page over it on a phone, a column beside it on a wide screen. */
+export const Detail = (props: DetailProps) => {
+  const ink = useInk();
+  const isWide = useIsWide();
+  if (isWide) return <DetailBody {...props} />;
+  return (
+    <Portal>
+      <Modal
+        visible
+        onDismiss={props.onClose}
+        contentContainerStyle={[styles.page, { backgroundColor: ink.card }]}
+        style={styles.modal}
+      >
+        <DetailBody {...props} />
+      </Modal>
+    </Portal>
+  );
+};
+
+const DetailBody = ({ title, onClose, children, foot }: DetailProps) => {
+  const ink = useInk();
+  const body = useRef<View>(null);
+  useEffect(() => {
+    // Reading goes on in what has opened, and goes back to where it was when that closes.
+    const before = document.activeElement as HTMLElement | null;
+    const here = body.current as unknown as HTMLElement | null;
+    if (here && !here.contains(before)) here.focus({ preventScroll: true });
+    return () => {
+      if (before?.isConnected) before.focus({ preventScroll: true });
+    };
+  }, []);
+  useEffect(() => {
+    const close = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && onClose();
+    window.addEventListener('keydown', close);
+    return () => window.removeEventListener('keydown', close);
+  }, [onClose]);
+  return (
+    <View ref={body} style={styles.body} role="dialog" aria-label={title} tabIndex={-1}>
+      <View style={[styles.detailHead, { borderColor: ink.hairline }]}>
+        <Words size="title" style={styles.grow} numberOfLines={1}>
+          {title}
+        </Words>
+        <IconAction icon="close" label="Close" onPress={onClose} />
+      </View>
+      <ScrollView contentContainerStyle={styles.fields}>{children}</ScrollView>
+      {foot ? <View style={[styles.foot, { borderColor: ink.hairline }]}>{foot}</View> : null}
+    </View>
+  );
+};
+
+/** A dialog of its own, over everything: for what begins or ends something. */
+export const Sheet = (props: DetailProps) => {
+  const ink = useInk();
+  const isWide = useIsWide();
+  return (
+    <Portal>
+      <Modal
+        visible
+        onDismiss={props.onClose}
+        style={styles.modal}
+        contentContainerStyle={[
+          isWide ? styles.sheet : styles.page,
+          { backgroundColor: ink.card, borderColor: ink.ink },
+        ]}
+      >
+        <DetailBody {...props} />
+      </Modal>
+    </Portal>
+  );
+};
+
+const styles = StyleSheet.create({
+  modal: { marginTop: 0, marginBottom: 0, justifyContent: 'center' },
+  page: { flex: 1, width: '100%', height: '100%' },
+  sheet: { width: 560, height: '86%', alignSelf: 'center', borderWidth: 1 },
+  body: { flex: 1, outlineStyle: 'none' } as object,
+  detailHead: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    paddingLeft: 16,
+    paddingVertical: 4,
+    borderBottomWidth: 1,
+    minHeight: 56,
+  },
+  grow: { flex: 1 },
+  fields: { padding: 16, gap: 12 },
+  foot: {
+    padding: 12,
+    borderTopWidth: 1,
+    flexDirection: 'row',
+    gap: 8,
+    justifyContent: 'flex-end',
+    flexWrap: 'wrap',
+  },
+});

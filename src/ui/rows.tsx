@@ -1,0 +1,164 @@
+import type { ReactNode } from 'react';
+import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
+import { IconButton, TouchableRipple } from 'react-native-paper';
+import type { IconName } from './icons';
+import { TOUCH } from './layout';
+import { useInk } from './theme';
+import { Words } from './Words';
+
+/** A heading over a run of rows: what they are at the left, what they come to at the right. */
+export const Band = ({
+  title,
+  note,
+  onPress,
+  label,
+  tone,
+}: {
+  title: string;
+  note?: string;
+  onPress?: () => void;
+  label?: string;
+  tone?: 'bad';
+}) => {
+  const ink = useInk();
+  const content = (
+    <View style={styles.band}>
+      <Words size="strong" role="heading" tone={tone === 'bad' ? 'bad' : 'ink'} style={styles.bandTitle}>
+        {title}
+      </Words>
+      {note ? (
+        <Words size="small" tone="soft" align="right" style={styles.bandNote}>
+          {note}
+        </Words>
+      ) : null}
+    </View>
+  );
+  const frame = [styles.bandFrame, { borderColor: ink.hairline, backgroundColor: ink.paper }];
+  if (!onPress) return <View style={frame}>{content}</View>;
+  return (
+    <View style={frame}>
+      <TouchableRipple onPress={onPress} role="button" aria-label={label ?? title} style={styles.touchable}>
+        {content}
+      </TouchableRipple>
+    </View>
+  );
+};
+
+/** One entry of a list on a card, with a hairline under it. */
+export const Row = ({
+  children,
+  onPress,
+  label,
+  isChosen = false,
+  style,
+}: {
+  children: ReactNode;
+  onPress?: () => void;
+  label?: string;
+  isChosen?: boolean;
+  style?: StyleProp<ViewStyle>;
+}) => {
+  const ink = useInk();
+  const frame = [
+    styles.row,
+    { borderColor: ink.hairline, backgroundColor: isChosen ? ink.pale : ink.card },
+    style,
+  ];
+  if (!onPress) return <View style={frame}>{children}</View>;
+  return (
+    <TouchableRipple onPress={onPress} role="button" aria-label={label} style={frame}>
+      <View style={styles.rowInside}>{children}</View>
+    </TouchableRipple>
+  );
+};
+
+/** A touch target of an icon, named for those who do not see it. */
+export const IconAction = ({
+  icon,
+  label,
+  onPress,
+  disabled = false,
+  color,
+}: {
+  icon: IconName;
+  label: string;
+  onPress: () => void;
+  disabled?: boolean;
+  color?: string;
+}) => {
+  const ink = useInk();
+  return (
+    <IconButton
+      icon={icon}
+      aria-label={label}
+      accessibilityLabel={label}
+      onPress={onPress}
+      disabled={disabled}
+      iconColor={color ?? ink.ink}
+      style={styles.iconAction}
+    />
+  );
+};
+
+/** Two to four views of one place, one of them open. */
+export const Segments = <T extends string>({
+  value,
+  options,
+  onChange,
+  label,
+}: {
+  value: T;
+  options: readonly { value: T; label: string }[];
+  onChange: (value: T) => void;
+  label: string;
+}) => {
+  const ink = useInk();
+  return (
+    <View style={[styles.segments, { borderColor: ink.ink }]} role="tablist" aria-label={label}>
+      {options.map((option, index) => {
+        const isOpen = option.value === value;
+        return (
+          <Pressable
+            key={option.value}
+            role="tab"
+            aria-selected={isOpen}
+            onPress={() => onChange(option.value)}
+            style={[
+              styles.segment,
+              {
+                backgroundColor: isOpen ? ink.ink : 'transparent',
+                borderColor: ink.ink,
+                borderLeftWidth: index === 0 ? 0 : 1,
+              },
+            ]}
+          >
+            <Words size="body" style={{ color: isOpen ? ink.paper : ink.ink }}>
+              {option.label}
+            </Words>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  band: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    paddingHorizontal: 16,
+    paddingVertical: 8,
+    gap: 12,
+    minHeight: TOUCH,
+    flex: 1,
+  },
+  bandFrame: { borderTopWidth: 1, borderBottomWidth: 1, marginTop: -1 },
+  bandTitle: { flexShrink: 0, maxWidth: '60%' },
+  bandNote: { flex: 1 },
+  touchable: { minHeight: TOUCH },
+  row: { borderBottomWidth: 1, minHeight: TOUCH, justifyContent: 'center' },
+  rowInside: { width: '100%' },
+  iconAction: { width: TOUCH, height: TOUCH, margin: 0, borderRadius: 0 },
+  segments: { flexDirection: 'row', borderWidth: 1, marginHorizontal: 16, marginVertical: 12 },
+  segment: { flex: 1, minHeight: TOUCH, alignItems: 'center', justifyContent: 'center' },
+});
