@@ -8,6 +8,8 @@ export interface Ink {
   card: string;
   ink: string;
   soft: string;
+  /** What cannot be done now. */
+  faint: string;
   hairline: string;
   spruce: string;
   /** Behind words that were understood, and what is chosen. */
@@ -35,6 +37,7 @@ const LIGHT: Ink = {
   card: '#FBF8F2',
   ink: '#20302B',
   soft: '#56625C',
+  faint: '#A9A393',
   hairline: '#D9D0C0',
   spruce: '#1D5A4A',
   pale: '#DDE6DD',
@@ -50,6 +53,7 @@ const DARK: Ink = {
   card: '#1F2725',
   ink: '#E9E4D8',
   soft: '#A5AFA8',
+  faint: '#5A655F',
   hairline: '#38433F',
   spruce: '#6FB59B',
   pale: '#2C3B36',
@@ -93,7 +97,7 @@ const themeOf = (dark: boolean, ink: Ink): MD3Theme & { ink: Ink } => ({
     errorContainer: ink.card,
     onErrorContainer: ink.red,
     surfaceDisabled: ink.hairline,
-    onSurfaceDisabled: ink.soft,
+    onSurfaceDisabled: ink.faint,
     shadow: 'transparent',
     scrim: ink.bar,
     backdrop: 'rgba(15, 20, 18, 0.55)',

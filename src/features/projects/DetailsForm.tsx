@@ -97,6 +97,9 @@ const inUnit = (draft: DetailsDraft, unit: LengthUnit): DetailsDraft => {
   return changed;
 };
 
+const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD'];
+const OTHER = 'Other';
+
 interface Props {
   draft: DetailsDraft;
   onChange: (draft: DetailsDraft) => void;
@@ -108,6 +111,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
   const read = readDraft(draft, { tax: 0, taxIncluded: false, ...zero });
   const error = (place: keyof DetailsDraft) =>
     read.ok ? null : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
+  const isUsual = CURRENCIES.includes(draft.currency);
   const field = (
     place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded'>,
     label: string,
@@ -117,7 +121,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       label={label}
       value={draft[place]}
       onChange={(text) => onChange({ ...draft, [place]: text })}
-      error={place === 'name' && draft.name === '' ? null : error(place)}
+      error={draft[place] === '' && (place === 'name' || place === 'currency') ? null : error(place)}
       help={help}
       onSubmitEditing={onSubmit}
       inputMode={place === 'target' || place === 'tax' ? 'decimal' : place === 'builds' ? 'numeric' : 'text'}
@@ -134,11 +138,11 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       />
       <Choice
         label="Currency"
-        value={draft.currency.toUpperCase()}
-        options={['USD', 'EUR', 'GBP', 'CAD', 'AUD'].map((value) => ({ value, label: value }))}
-        onChange={(currency) => onChange({ ...draft, currency })}
+        value={isUsual ? draft.currency : OTHER}
+        options={[...CURRENCIES, OTHER].map((value) => ({ value, label: value }))}
+        onChange={(currency) => onChange({ ...draft, currency: currency === OTHER ? '' : currency })}
       />
-      {field('currency', 'Currency, by its three letters')}
+      {isUsual ? null : field('currency', 'Currency, by its three letters')}
       {field('target', 'Target: what it must not cost more than', 'Blank: no target.')}
       {field('builds', 'How many of it are built')}
       {field('tax', 'Sales tax in percent')}
