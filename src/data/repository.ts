@@ -79,8 +79,6 @@ export const saveBook = (record: BookRecord): Promise<Saved> =>
     return 'saved';
   });
 
-export const removeDamaged = (key: string): Promise<void> => removeKey(key);
-
 /** What the samples make of a workspace; `written` resolves when that is kept. */
 export interface Sampled {
   projects: Projects;

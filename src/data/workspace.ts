@@ -15,6 +15,14 @@ export const KEYS = { projects: ['projects'], book: ['book'], settings: ['settin
  */
 let writing: Promise<void> = Promise.resolve();
 
+/** Tells that the browser is full; any other error is a bug, and goes on. */
+const tellFull = (error: unknown): void => {
+  if (!(error instanceof StorageFull)) throw error;
+  notify({
+    text: 'The browser has no room left for Billet, so the last change is not kept. Save the project to a file, or delete one.',
+  });
+};
+
 const write = (client: QueryClient, key: readonly string[], save: () => Promise<Saved | void>): void => {
   writing = writing.then(async () => {
     try {
@@ -23,10 +31,7 @@ const write = (client: QueryClient, key: readonly string[], save: () => Promise<
         text: 'This was changed in another tab. The newer state is shown; your last change was not taken.',
       });
     } catch (error) {
-      if (!(error instanceof StorageFull)) throw error;
-      notify({
-        text: 'The browser has no room left for Billet, so the last change is not kept. Save the project to a file, or delete one.',
-      });
+      tellFull(error);
     }
     await client.invalidateQueries({ queryKey: key });
   });
@@ -37,7 +42,7 @@ export const written = (): Promise<void> => writing;
 
 /** Lets later writes wait for one that was begun elsewhere. */
 export const afterWriting = (work: Promise<void>): void => {
-  writing = writing.then(() => work);
+  writing = writing.then(() => work).catch(tellFull);
 };
 
 const recordOf = (client: QueryClient, projectId: string): ProjectRecord | undefined =>

@@ -1,7 +1,7 @@
 import { fromMm, parseLength, type LengthUnit } from '../measure';
 import { currentOffers, needsOf } from '../prices';
 import {
-  bookFromJson, chosenOption, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, resolve, schemaProblems,
+  bookFromJson, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, resolve, schemaProblems,
   storeToJson, validateProjectFile,
   type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project,
 } from '../project'; // prettier-ignore
@@ -170,7 +170,3 @@ export const projectFileName = (project: Pick<Project, 'name'>): string =>
       .replace(/[^\p{L}\p{N}]+/gu, '-')
       .replace(/^-|-$/g, '') || 'project'
   }.billet.json`;
-
-/** How many parts a project has, over its chosen options. */
-export const partCount = (project: Project): number =>
-  project.groups.reduce((sum, group) => sum + (chosenOption(group)?.parts.length ?? 0), 0);

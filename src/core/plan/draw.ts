@@ -1,6 +1,6 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { slantOffset, thicknessName, type Ends } from '../wood';
+import { slantOffset, type Ends } from '../wood';
 import type { BoardPiece, FilledBoard } from './packBoards';
 import { room } from './packBoards';
 import { sheetRoom, type FilledSheet } from './packSheets';
@@ -108,7 +108,3 @@ export const drawSheet = (sheet: FilledSheet, settings: PlanSettings): Drawing =
   if (y < top) offcuts.push({ x: trim, y, length, width: top - y });
   return { pieces, cuts: [...cuts, ...inRows], offcuts, short: [] };
 };
-
-/** The section of a layout as it is called. */
-export const sectionName = (part: ResolvedPart): string =>
-  part.section?.name ?? thicknessName(part.thickness);
