@@ -4,6 +4,7 @@ import {
   chosenOption,
   emptyGroup,
   emptyPart,
+  resolve,
   type Group,
   type Measure,
   type Part,
@@ -98,12 +99,18 @@ const readPart = (
   return { part: extra ? { ...part, extra } : part, faults };
 };
 
-/** Writes the parts of the chosen options as parts.csv, every length with its unit. */
+/**
+ * Writes the parts of the chosen options as parts.csv, every length with its unit and worked out, and with them the
+ * fasteners of joints and what covers and fills, as hardware.
+ */
 export const writeParts = (project: Project): string =>
-  writeTable(
-    COLUMNS,
-    project.groups.flatMap((group) =>
-      (chosenOption(group)?.parts ?? []).map((part) => ({
+  writeTable(COLUMNS, [...partRows(project), ...derivedRows(project)]);
+
+const partRows = (project: Project): Record<string, string>[] =>
+  project.groups.flatMap((group) =>
+    (chosenOption(group)?.parts ?? [])
+      .filter(({ quantity }) => quantity > 0)
+      .map((part) => ({
         ...part.extra,
         part: part.name,
         kind: part.kind,
@@ -118,8 +125,31 @@ export const writeParts = (project: Project): string =>
         item: part.item,
         group: group.name,
       })),
-    ),
   );
+
+/** What no part stands for. Names are unique in their group, as a file wants them. */
+const derivedRows = (project: Project): Record<string, string>[] => {
+  const listed = project.groups.map((group) => ({ group, parts: chosenOption(group)?.parts ?? [] }));
+  const ids = new Set(listed.flatMap(({ parts }) => parts.map(({ id }) => id)));
+  const taken = new Set(
+    listed.flatMap(({ group, parts }) => parts.map(({ name }) => `${group.name}/${name}`)),
+  );
+  return resolve(project)
+    .parts.filter(({ id }) => !ids.has(id))
+    .map(({ name, item, count, group }) => {
+      const home = group || 'Spares';
+      let free = name;
+      for (let number = 2; taken.has(`${home}/${free}`); number++) free = `${name} ${number}`;
+      taken.add(`${home}/${free}`);
+      return {
+        part: free,
+        kind: 'hardware',
+        qty: String(Math.ceil(count / project.builds)),
+        item,
+        group: home,
+      };
+    });
+};
 
 /** A measure as it was written, with a unit where it had none, so that it reads the same anywhere. */
 export const withUnit = (measure: Measure | null, unit: LengthUnit): string => {

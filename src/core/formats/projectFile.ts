@@ -1,7 +1,7 @@
 import { fromMm, parseLength, type LengthUnit } from '../measure';
 import { currentOffers, needsOf } from '../prices';
 import {
-  bookFromJson, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, resolve, schemaProblems,
+  bookFromJson, isFormula, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, readFormula, resolve, schemaProblems, settled,
   storeToJson, validateProjectFile,
   type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project,
 } from '../project'; // prettier-ignore
@@ -76,7 +76,7 @@ export const readProjectFile = (text: string, name: string): Result<{ project: P
   if (problems.length > 0) return { ok: false, problems };
   return {
     ok: true,
-    value: { project: projectFromJson(file.project, file.purchases), book: bookFromJson(file) },
+    value: { project: settled(projectFromJson(file.project, file.purchases)), book: bookFromJson(file) },
   };
 };
 
@@ -155,6 +155,7 @@ const measureProblems = (
   }
 
   function checkMeasure({ text, mm }: JsonMeasure): void {
+    if (isFormula(text, units[0] ?? 'in') && readFormula(text).ok) return;
     const readings = units.map((unit) => parseLength(text, unit));
     const agrees = readings.some((reading) => reading.ok && Math.abs(reading.value - fromMm(mm)) <= 1);
     if (!agrees) fault(place, `"${text}" is not ${mm} mm; write the same length in both`);

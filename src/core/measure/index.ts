@@ -6,3 +6,4 @@ export * from './money';
 export { parseAngle, formatAngle } from './angle';
 export type { Degrees } from './angle';
 export { formatDay } from './day';
+export * from './bulk';

@@ -1,9 +1,15 @@
-import type { Draft } from 'immer';
+import { current, type Draft } from 'immer';
 import { parseLength, writeLength, type LengthUnit } from '../measure';
 import { change, type Change } from './history';
-import type { Group, Measure, Part, Project, Purchase } from './types';
+import { pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
+import { settle } from './settle';
+import type { Extra, Group, Joint, Measure, Option, Part, Project, Purchase, Variable } from './types';
+import { isFormula } from './values';
 
-type ProjectFields = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'builds' | 'target' | 'settings'>;
+type ProjectFields = Pick<
+  Project,
+  'name' | 'note' | 'unit' | 'currency' | 'builds' | 'target' | 'settings' | 'fastenerSpare'
+>;
 
 /** Every way in which a project changes. Plain objects; new ids are made by whoever sends one. */
 export type Command =
@@ -15,7 +21,23 @@ export type Command =
   | { type: 'editPart'; partId: string; fields: Partial<Omit<Part, 'id'>> }
   | { type: 'removePart'; partId: string }
   | { type: 'movePart'; partId: string; groupId: string; index: number }
+  | { type: 'addParts'; groupId: string; parts: Part[] }
   | { type: 'importParts'; groups: Group[] }
+  | { type: 'addVariable'; variable: Variable }
+  /** A new name goes into every formula. */
+  | { type: 'editVariable'; variableId: string; fields: Partial<Omit<Variable, 'id'>> }
+  /** Its value takes its place in every formula. */
+  | { type: 'removeVariable'; variableId: string }
+  | { type: 'addJoint'; groupId: string; joint: Joint }
+  | { type: 'editJoint'; jointId: string; fields: Partial<Omit<Joint, 'id'>> }
+  | { type: 'removeJoint'; jointId: string }
+  | { type: 'addExtra'; extra: Extra }
+  | { type: 'editExtra'; extraId: string; fields: Partial<Omit<Extra, 'id'>> }
+  | { type: 'removeExtra'; extraId: string }
+  /** What a helper made: a new group with its measures and extras. */
+  | { type: 'addMade'; group: Group; variables: Variable[]; extras: Extra[] }
+  /** What a helper made anew, in place of what it had made of the option before. */
+  | { type: 'remake'; groupId: string; option: Option; variables: Variable[]; extras: Extra[] }
   | { type: 'excludeStore'; storeId: string; excluded: boolean }
   /** A purchase of an id that is there already takes its place. */
   | { type: 'recordPurchase'; purchase: Purchase }
@@ -28,29 +50,37 @@ export const apply = (
   at: number,
 ): { document: Project; change: Change } | null =>
   mergeable(
-    change(project, label(project, command), at, (draft) => mutate(draft, command)),
+    change(project, label(project, command), at, (draft) => {
+      mutate(draft, command, project);
+      settle(draft, current(draft) as Project);
+    }),
     command,
   );
 
 /** Editing one field goes on being one step while it is typed. */
 const mergeable = (result: ReturnType<typeof apply>, command: Command): ReturnType<typeof apply> => {
   if (!result || !('fields' in command)) return result;
-  const of = 'partId' in command ? command.partId : 'groupId' in command ? command.groupId : 'project';
+  const of = Object.entries(command).find(([key]) => key.endsWith('Id'))?.[1] ?? 'project';
   return { ...result, change: { ...result.change, merge: `${of}:${Object.keys(command.fields).join()}` } };
 };
 
 type ProjectDraft = Draft<Project>;
 
-const mutate = (draft: ProjectDraft, command: Command): void => {
+const mutate = (draft: ProjectDraft, command: Command, before: Project): void => {
   switch (command.type) {
     case 'editProject':
-      if (command.fields.unit && command.fields.unit !== draft.unit) keepMeasures(draft, command.fields.unit);
+      if (command.fields.unit && command.fields.unit !== draft.unit) {
+        pinUnits(draft, draft.unit);
+        keepMeasures(draft, command.fields.unit);
+      }
       assign(draft, command.fields);
       return;
     case 'addGroup':
       draft.groups.push(command.group);
       return;
     case 'editGroup':
+      if (command.fields.name !== undefined)
+        renameGroup(draft, groupName(before, command.groupId), command.fields.name);
       assign(
         draft.groups.find((group) => group.id === command.groupId),
         command.fields,
@@ -58,12 +88,15 @@ const mutate = (draft: ProjectDraft, command: Command): void => {
       return;
     case 'removeGroup':
       draft.groups = draft.groups.filter((group) => group.id !== command.groupId);
+      draft.extras = draft.extras.filter((extra) => extra.groupId !== command.groupId);
       return;
     case 'addPart':
       insert(partsOf(draft, command.groupId), command.part, command.index);
       return;
     case 'editPart': {
       const home = homeOf(draft, command.partId);
+      if (command.fields.name !== undefined && command.fields.name !== partName(before, command.partId))
+        renamePart(draft, before, command.partId, command.fields.name);
       assign(home?.parts[home.index], command.fields);
       return;
     }
@@ -79,6 +112,73 @@ const mutate = (draft: ProjectDraft, command: Command): void => {
       if (!home || !target || !part || (home.parts === target && home.index === command.index)) return;
       home.parts.splice(home.index, 1);
       insert(target, part, command.index);
+      return;
+    }
+    case 'addParts':
+      partsOf(draft, command.groupId)?.push(...command.parts);
+      return;
+    case 'addVariable':
+      draft.variables.push(command.variable);
+      return;
+    case 'editVariable': {
+      const variable = draft.variables.find(({ id }) => id === command.variableId);
+      if (variable && command.fields.name !== undefined && command.fields.name !== variable.name)
+        renameVariable(draft, variable.name, command.fields.name);
+      assign(variable, command.fields);
+      return;
+    }
+    case 'removeVariable':
+      replaceVariable(draft, command.variableId);
+      draft.variables = draft.variables.filter(({ id }) => id !== command.variableId);
+      return;
+    case 'addJoint': {
+      const option = optionOf(draft, command.groupId);
+      if (option) option.joints = [...(option.joints ?? []), command.joint];
+      return;
+    }
+    case 'editJoint':
+      assign(
+        optionsOf(draft)
+          .flatMap(({ joints }) => joints ?? [])
+          .find(({ id }) => id === command.jointId),
+        command.fields,
+      );
+      return;
+    case 'removeJoint':
+      for (const option of optionsOf(draft))
+        if (option.joints?.some(({ id }) => id === command.jointId))
+          option.joints = option.joints.filter(({ id }) => id !== command.jointId);
+      return;
+    case 'addExtra':
+      draft.extras.push(command.extra);
+      return;
+    case 'editExtra':
+      assign(
+        draft.extras.find(({ id }) => id === command.extraId),
+        command.fields,
+      );
+      return;
+    case 'removeExtra':
+      draft.extras = draft.extras.filter(({ id }) => id !== command.extraId);
+      return;
+    case 'addMade':
+      draft.variables.push(...command.variables);
+      draft.groups.push(command.group);
+      draft.extras.push(...command.extras);
+      return;
+    case 'remake': {
+      const group = draft.groups.find(({ id }) => id === command.groupId);
+      if (!group) return;
+      group.options = group.options.map((option) =>
+        option.id === command.option.id ? command.option : option,
+      );
+      for (const variable of command.variables) {
+        const held = draft.variables.find(({ id }) => id === variable.id);
+        if (held) assign(held, variable);
+        else draft.variables.push(variable);
+      }
+      const isTheHelpers = (extra: Extra) => extra.groupId === command.groupId && extra.role !== undefined;
+      draft.extras = [...draft.extras.filter((extra) => !isTheHelpers(extra)), ...command.extras];
       return;
     }
     case 'importParts':
@@ -112,10 +212,14 @@ const insert = <T>(list: T[] | undefined, entry: T, index = list?.length ?? 0): 
   list?.splice(index, 0, entry);
 };
 
-const partsOf = (draft: ProjectDraft, groupId: string): Part[] | undefined => {
+const optionOf = (draft: ProjectDraft, groupId: string): Option | undefined => {
   const group = draft.groups.find(({ id }) => id === groupId);
-  return (group?.options.find(({ id }) => id === group.chosen) ?? group?.options[0])?.parts;
+  return group?.options.find(({ id }) => id === group.chosen) ?? group?.options[0];
 };
+
+const partsOf = (draft: ProjectDraft, groupId: string): Part[] | undefined => optionOf(draft, groupId)?.parts;
+
+const optionsOf = (draft: ProjectDraft): Option[] => draft.groups.flatMap(({ options }) => options);
 
 const homeOf = (draft: ProjectDraft, partId: string): { parts: Part[]; index: number } | null => {
   for (const group of draft.groups)
@@ -130,12 +234,19 @@ const homeOf = (draft: ProjectDraft, partId: string): { parts: Part[]; index: nu
 const keepMeasures = (draft: ProjectDraft, unit: LengthUnit): void => {
   const keep = (measure: Measure | null) => {
     if (!measure) return;
+    if (isFormula(measure.text, draft.unit)) return;
     const read = parseLength(measure.text, unit);
     if (!read.ok || read.value !== measure.ticks) measure.text = writeLength(measure.ticks, draft.unit);
   };
   for (const group of draft.groups)
     for (const { parts } of group.options)
-      for (const part of parts) [part.length, part.width, part.shortOk].forEach(keep);
+      for (const part of parts)
+        [part.length, part.width, part.shortOk, part.measured?.length ?? null].forEach(keep);
+  for (const variable of draft.variables) {
+    if (variable.kind !== 'length' || isFormula(variable.formula, draft.unit)) continue;
+    const ticks = parseLength(variable.formula, draft.unit);
+    if (ticks.ok) variable.formula = writeLength(ticks.value, draft.unit);
+  }
   const { kerf, endTrim, sheetTrim, shortOk } = draft.settings;
   [kerf, endTrim, sheetTrim, shortOk].forEach(keep);
 };
@@ -148,6 +259,9 @@ const partName = (project: Project, partId: string): string =>
 
 const groupName = (project: Project, groupId: string): string =>
   project.groups.find(({ id }) => id === groupId)?.name ?? 'a group';
+
+const variableName = (project: Project, variableId: string): string =>
+  project.variables.find(({ id }) => id === variableId)?.name ?? 'a measure';
 
 /** What a command does, for the undo button. */
 const label = (project: Project, command: Command): string => {
@@ -168,6 +282,31 @@ const label = (project: Project, command: Command): string => {
       return `delete ${partName(project, command.partId)}`;
     case 'movePart':
       return `move ${partName(project, command.partId)}`;
+    case 'addParts':
+      return `add ${command.parts.length} parts`;
+    case 'addVariable':
+      return `add measure ${command.variable.name}`;
+    case 'editVariable':
+      return `change ${variableName(project, command.variableId)}`;
+    case 'removeVariable':
+      return `delete measure ${variableName(project, command.variableId)}`;
+    case 'addJoint':
+      return `fasten ${command.joint.name}`;
+    case 'editJoint':
+      return 'change fasteners';
+    case 'removeJoint':
+      return 'delete fasteners';
+    case 'addExtra':
+      return `add ${command.extra.name}`;
+    case 'editExtra':
+    case 'removeExtra': {
+      const name = project.extras.find(({ id }) => id === command.extraId)?.name ?? '';
+      return `${command.type === 'editExtra' ? 'change' : 'delete'} ${name}`;
+    }
+    case 'addMade':
+      return `add ${command.group.name}`;
+    case 'remake':
+      return `make ${groupName(project, command.groupId)} anew`;
     case 'importParts':
       return 'import parts';
     case 'excludeStore':

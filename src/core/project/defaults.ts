@@ -27,7 +27,9 @@ export const emptyProject = (id: string, name: string, unit: LengthUnit, currenc
   builds: 1,
   target: null,
   settings: defaultSettings(unit),
+  variables: [],
   groups: [],
+  extras: [],
   excludedStores: [],
   purchases: [],
 });

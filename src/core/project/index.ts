@@ -1,7 +1,14 @@
 export * from './types';
 export * from './defaults';
 export * from './item';
+export * from './resolvedPart';
 export * from './resolve';
+export * from './values';
+export * from './names';
+export * from './settle';
+export * from './joints';
+export * from './extras';
+export * from './formula';
 export * from './history';
 export { apply, type Command } from './commands';
 export { applyToBook, type BookCommand } from './bookCommands';

@@ -16,7 +16,9 @@ export type Json<T> = T extends Measure
       ? { [K in keyof T]: Json<T[K]> }
       : T;
 
-export type JsonProject = Json<Omit<Project, 'purchases'>>;
+/** Variables and extras may be absent: files of before they were. */
+export type JsonProject = Json<Omit<Project, 'purchases' | 'variables' | 'extras'>> &
+  Partial<Json<Pick<Project, 'variables' | 'extras'>>>;
 export type JsonPurchase = Json<Purchase>;
 export type JsonStore = Json<Store>;
 export type JsonPrice = Json<Price>;
@@ -64,7 +66,9 @@ export const purchasesToJson = ({ purchases, currency }: Project): JsonPurchase[
   }));
 
 export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): Project => ({
-  ...measuresIn<Omit<Project, 'purchases'>>(json),
+  ...measuresIn<Omit<Project, 'purchases'>>(json as Json<Omit<Project, 'purchases'>>),
+  variables: json.variables ?? [],
+  extras: json.extras ?? [],
   target: nullable(json.target, (target) => fromMain(target, json.currency)),
   purchases: measuresIn<Purchase[]>(purchases).map((purchase) => ({
     ...purchase,

@@ -1,41 +1,20 @@
-import { formatLength, type Ticks } from '../measure';
+import { formatLength } from '../measure';
 import {
   describeEnds,
   nameKey,
   parseEnds,
   parseSection,
+  FASTENER_SPARE,
   parseThickness,
   shortestLength,
   SQUARE,
-  type Ends,
-  type Section,
 } from '../wood';
-import type { Group, Option, Part, Project } from './types';
 import type { Problem } from '../result';
-
-/** A part with everything worked out: sizes in ticks, counts for all that is built, materials it may be of. */
-export interface ResolvedPart {
-  id: string;
-  name: string;
-  group: string;
-  groupId: string;
-  kind: Part['kind'];
-  /** For all `builds`. */
-  count: number;
-  /** Boards only. */
-  section: Section | null;
-  /** Sheets only: trade thickness. */
-  thickness: Ticks;
-  length: Ticks;
-  width: Ticks;
-  ends: Ends;
-  grain: Part['grain'];
-  shortOk: Ticks;
-  /** Empty: any. */
-  materials: string[];
-  /** Hardware only. */
-  item: string;
-}
+import { resolveExtra } from './extras';
+import { resolveJoint } from './joints';
+import type { ResolvedPart } from './resolvedPart';
+import type { Group, Option, Part, Project } from './types';
+import { valuesOf, WORDS, type PartField } from './values';
 
 export interface Resolved {
   parts: ResolvedPart[];
@@ -47,40 +26,149 @@ export interface Resolved {
 export const chosenOption = (group: Group): Option | undefined =>
   group.options.find((option) => option.id === group.chosen) ?? group.options[0];
 
-/** Every part of the chosen options, worked out. Pure and total. */
+const known = new WeakMap<Project, Resolved>();
+
+/**
+ * Every part of the chosen options worked out, with the fasteners of its joints and with its extras, each as
+ * hardware. Pure and total; what it found is kept as long as the project is.
+ */
 export const resolve = (project: Project): Resolved => {
+  const held = known.get(project);
+  if (held) return held;
+  const resolved = resolveAll(project);
+  known.set(project, resolved);
+  return resolved;
+};
+
+const resolveAll = (project: Project): Resolved => {
   const resolved: Resolved = { parts: [], problems: [] };
   for (const group of project.groups)
     for (const part of chosenOption(group)?.parts ?? []) {
       const answer = resolvePart(part, group, project);
       if ('sentence' in answer) resolved.problems.push({ ...answer, partId: part.id });
-      else resolved.parts.push(answer);
+      else if (answer.count > 0) resolved.parts.push(...asMeasured(answer, part));
     }
+  const cut = [...resolved.parts];
+  resolved.parts.push(...fasteners(project, resolved));
+  for (const extra of project.extras) {
+    const answer = resolveExtra(extra, project, cut);
+    if (!answer.ok)
+      for (const problem of answer.problems)
+        resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
+    else if (answer.value.count > 0) {
+      const group = project.groups.find(({ id }) => id === extra.groupId);
+      resolved.parts.push(
+        bought(extra.id, extra.name, extra.item || extra.name, answer.value.count, group?.name ?? '', group?.id ?? ''),
+      );
+    }
+  }
   return resolved;
+}; // prettier-ignore
+
+/** What is not cut yet takes the length that was measured. */
+const asMeasured = (resolved: ResolvedPart, { measured }: Part): ResolvedPart[] => {
+  if (!measured) return [resolved];
+  const cut = Math.min(measured.cut, resolved.count);
+  return [
+    { ...resolved, count: cut },
+    { ...resolved, count: resolved.count - cut, length: measured.length.ticks },
+  ].filter(({ count }) => count > 0);
+};
+
+/** Something that is bought by the piece. */
+const bought = (
+  id: string,
+  name: string,
+  item: string,
+  count: number,
+  group: string,
+  groupId: string,
+): ResolvedPart => ({
+  id, name, item, count, group, groupId,
+  kind: 'hardware', section: null, thickness: 0, length: 0, width: 0, ends: SQUARE, grain: 'any', shortOk: 0, materials: [],
+}); // prettier-ignore
+
+/** The fasteners of every joint, and per item the spares for all of them. */
+const fasteners = (project: Project, { problems }: Resolved): ResolvedPart[] => {
+  const needed: ResolvedPart[] = [];
+  const totals = new Map<string, { item: string; count: number }>();
+  for (const group of project.groups) {
+    const option = chosenOption(group);
+    for (const joint of option?.joints ?? []) {
+      const place = `${group.name} / ${joint.name}`;
+      const count = valuesOf(project).joints[joint.id];
+      if (count && !count.ok)
+        problems.push(...count.problems.map((problem) => ({ ...problem, place, partId: joint.id })));
+      const resolved = option && resolveJoint(joint, option, group, project);
+      if (!resolved) {
+        const sentence = `${joint.name}: one of the two parts it fastens is gone. Choose the parts again, or delete it.`;
+        problems.push({ code: 'joint', place, sentence, partId: joint.id });
+        continue;
+      }
+      for (const { item, count: each } of resolved.needs) {
+        const all = each * project.builds;
+        if (all === 0) continue;
+        needed.push(bought(joint.id, joint.name, item, all, group.name, group.id));
+        const total = totals.get(nameKey(item)) ?? { item, count: 0 };
+        totals.set(nameKey(item), { ...total, count: total.count + all });
+      }
+    }
+  }
+  const share = project.fastenerSpare ?? FASTENER_SPARE;
+  for (const [key, { item, count }] of totals) {
+    // Brackets do not strip.
+    const spare = /bracket/i.test(item) ? 0 : Math.ceil(count * share);
+    if (spare > 0) needed.push(bought(`spare:${key}`, `Spare ${item}`, item, spare, '', ''));
+  }
+  return needed;
 };
 
 const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart | Problem => {
   const place = `${group.name} / ${part.name}`;
   const fault = (code: string, sentence: string): Problem => ({ code, place, sentence });
+  const values = valuesOf(project).parts[part.id] ?? {};
+  const worked = (field: PartField, kept: number): number => {
+    const value = values[field];
+    return value?.ok ? value.value : kept;
+  };
   const base: ResolvedPart = {
     id: part.id,
     name: part.name,
     group: group.name,
     groupId: group.id,
     kind: part.kind,
-    count: part.quantity * project.builds,
+    count: worked('quantity', part.quantity) * project.builds,
     section: null,
     thickness: 0,
-    length: part.length?.ticks ?? 0,
-    width: part.width?.ticks ?? 0,
+    length: worked('length', part.length?.ticks ?? 0),
+    width: worked('width', part.width?.ticks ?? 0),
     ends: SQUARE,
     grain: part.grain,
     shortOk: (part.shortOk ?? project.settings.shortOk).ticks,
     materials: part.kind === 'hardware' ? [] : part.materials.length > 0 ? part.materials : group.materials,
     item: part.item.trim() === '' ? part.name : part.item,
   };
+  for (const [field, value] of Object.entries(values)) {
+    const what = WORDS[field as PartField];
+    if (!value.ok)
+      return fault(
+        value.problems[0]?.code ?? 'formula',
+        `${part.name}, ${what}: ${value.problems[0]?.sentence ?? ''}.`,
+      );
+    if (value.value < 0 && field !== 'quantity')
+      return fault(
+        'negative',
+        `${part.name}, ${what}: it comes to −${formatLength(-value.value, project.unit)}. Change a measure that it follows from.`,
+      );
+  }
   if (part.kind === 'hardware') return base;
-  if (base.length <= 0) return fault('length', `${part.name} has no length; give it one.`);
+  if (base.length <= 0)
+    return fault(
+      'length',
+      values.length
+        ? `${part.name}, length: it comes to nothing. Change a measure that it follows from.`
+        : `${part.name} has no length; give it one.`,
+    );
   if (part.kind === 'sheet') {
     const thickness = parseThickness(part.section, project.unit);
     if (!thickness.ok) return fault('section', thickness.problems[0]?.sentence ?? '');

@@ -2,3 +2,4 @@ export * from './section';
 export * from './sheet';
 export * from './ends';
 export * from './materials';
+export * from './fasteners';

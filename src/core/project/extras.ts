@@ -1,0 +1,94 @@
+import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../measure';
+import { fail, ok, type Result } from '../result';
+import { actualThickness, meanLength, woodWeight } from '../wood';
+import type { ResolvedPart } from './resolvedPart';
+import type { Extra, Joint, Project, Shows } from './types';
+import { valuesOf } from './values';
+
+/** What an extra comes to, for all that is built. */
+export interface ResolvedExtra {
+  /** Square or cubic millimetres, all coats together; a count for `count`. */
+  amount: number;
+  /** How many of the item: whole cans, bags, sheets. */
+  count: number;
+}
+
+/** Surface of one piece: all round, or one wide face, both long edges and both ends. */
+export const surface = (part: ResolvedPart, shows: Shows): SquareMm => {
+  if (part.kind === 'hardware' || shows === 'none') return 0;
+  const thickness = realThickness(part);
+  const length = meanLength(part.ends, part.length, part.thickness, part.width);
+  const faces = length * part.width * (shows === 'all' ? 2 : 1);
+  return squareMm(faces + 2 * thickness * (length + part.width));
+};
+
+const realThickness = (part: ResolvedPart): number =>
+  part.kind === 'sheet' ? actualThickness(part.thickness, part.materials[0] ?? '') : part.thickness;
+
+/** Kilograms of one piece. */
+export const weightOf = (part: ResolvedPart): number =>
+  part.kind === 'hardware'
+    ? 0
+    : woodWeight(
+        cubicMm(
+          meanLength(part.ends, part.length, part.thickness, part.width) * part.width * realThickness(part),
+        ),
+        part.materials[0] ?? '',
+      );
+
+/** The surface of parts, by extra: of its group or of all, all faces or those that show. */
+export const surfaceFor = (extra: Extra, project: Project, parts: ResolvedPart[]): SquareMm => {
+  const shows = new Map(
+    project.groups.flatMap(({ options }) =>
+      options.flatMap((option) => option.parts.map((part) => [part.id, part.shows ?? 'all'] as const)),
+    ),
+  );
+  return parts
+    .filter(({ groupId }) => extra.groupId === null || groupId === extra.groupId)
+    .reduce(
+      (sum, part) =>
+        sum + part.count * surface(part, extra.faces === 'all' ? 'all' : (shows.get(part.id) ?? 'all')),
+      0,
+    );
+};
+
+/** Where the glued joints of the groups meet: the first piece's width by what it passes into, both in square millimetres. */
+const gluedArea = (extra: Extra, project: Project, parts: ResolvedPart[]): SquareMm => {
+  const byId = new Map(parts.map((part) => [part.id, part]));
+  const glued = (joint: Joint): number => {
+    const [first, second] = [byId.get(joint.first), byId.get(joint.second)];
+    if (joint.how !== 'nail' || !first || !second) return 0;
+    return joint.quantity * squareMm(Math.min(first.width, second.width) * Math.min(first.width, second.length));
+  };
+  return project.groups
+    .filter(({ id }) => extra.groupId === null || id === extra.groupId)
+    .flatMap((group) => (group.options.find(({ id }) => id === group.chosen) ?? group.options[0])?.joints ?? [])
+    .reduce((sum, joint) => sum + glued(joint) * project.builds, 0);
+}; // prettier-ignore
+
+/** Works an extra out. Problems: those of its formula, and `covers`. */
+export const resolveExtra = (
+  extra: Extra,
+  project: Project,
+  parts: ResolvedPart[],
+): Result<ResolvedExtra> => {
+  const given = valuesOf(project).extras[extra.id];
+  if (given && !given.ok) return given;
+  const value = given?.value ?? 0;
+  if (extra.rule === 'count') return ok({ amount: value * project.builds, count: value * project.builds });
+  const covers = extra.rule === 'volume' ? parseVolume(extra.covers) : parseArea(extra.covers);
+  if (!covers.ok)
+    return fail(
+      'covers',
+      `${extra.name}: say what one ${extra.rule === 'volume' ? 'fills, such as 1.5 ft3 or 40 l' : 'covers, such as 60 ft2 or 5 m2'}.`,
+    );
+  const once =
+    extra.rule === 'volume'
+      ? cubicMm(value) * project.builds
+      : squareMm(value) * project.builds +
+        (extra.rule === 'finish' ? surfaceFor(extra, project, parts) : 0) +
+        (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
+  const amount = once * extra.coats;
+  // What is over by less than a thousandth is no reason for another can.
+  return ok({ amount, count: Math.ceil(amount / covers.value - 1e-3) });
+};

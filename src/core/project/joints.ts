@@ -1,0 +1,107 @@
+import { formatLength, parseLength, type Ticks } from '../measure';
+import {
+  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, parseSection, parseThickness, actualThickness, SCREWS_A_BRACKET, type Meeting,
+} from '../wood'; // prettier-ignore
+import type { Group, Joint, Option, Part, Project } from './types';
+
+/** A joint with everything worked out. */
+export interface ResolvedJoint {
+  id: string;
+  name: string;
+  groupId: string;
+  /** What to buy, as the shelf tag names it, and how many for one of the project, spares aside. */
+  needs: { item: string; count: number }[];
+  /** Of the fastener, by rule or as its name says. */
+  length: Ticks;
+  meeting: Meeting;
+  /** What is wrong with it; null: nothing. */
+  fault: string | null;
+  /** `2 screws 2 1/2", 8 places` */
+  finish: '' | 'coated ';
+}
+
+interface Sides {
+  thickness: Ticks;
+  width: Ticks;
+  length: Ticks;
+}
+
+const sidesOf = (part: Part, group: Group, project: Project): Sides | null => {
+  const length = part.length?.ticks ?? 0;
+  if (part.kind === 'board') {
+    const section = parseSection(part.section, project.unit);
+    return section.ok ? { thickness: section.value.thickness, width: section.value.width, length } : null;
+  }
+  const trade = parseThickness(part.section, project.unit);
+  if (part.kind !== 'sheet' || !trade.ok) return null;
+  return {
+    thickness: actualThickness(trade.value, part.materials[0] ?? group.materials[0] ?? ''),
+    width: part.width?.ticks ?? 0,
+    length,
+  };
+};
+
+const materialsOf = (part: Part, group: Group): string[] =>
+  part.materials.length > 0 ? part.materials : group.materials;
+
+/** Where a joint's two parts meet; null when one of them is not there. */
+export const meetingOf = (joint: Joint, option: Option, group: Group, project: Project): Meeting | null => {
+  const part = (id: string) => option.parts.find((candidate) => candidate.id === id);
+  const [first, second] = [part(joint.first), part(joint.second)];
+  const passed = first && sidesOf(first, group, project);
+  const into = second && sidesOf(second, group, project);
+  if (!passed || !into) return null;
+  return { first: passed[joint.through], second: joint.into === 'end' ? into.length : into[joint.into] };
+};
+
+/** Whether a joint needs steel that wood outdoors, or treated wood, does not eat. */
+const finishOf = (joint: Joint, option: Option, group: Group): '' | 'coated ' =>
+  fastenerFinish(
+    option.parts.some(
+      (part) =>
+        (part.id === joint.first || part.id === joint.second) &&
+        materialsOf(part, group).some(isTreated),
+    ),
+    group.exposure !== 'indoors',
+  ); // prettier-ignore
+
+/** The length that an item's name says, such as `deck screw 2 1/2 in`; null when it says none. */
+const namedLength = (item: string, project: Project): Ticks | null => {
+  const match = /(\d+(?:[ -]\d+\/\d+|\/\d+|\.\d+)?) ?(in|mm|")\s*$/i.exec(item.trim());
+  const length = match && parseLength(`${match[1]}${match[2]}`, project.unit);
+  return length && length.ok ? length.value : null;
+};
+
+/** The fasteners of a joint, by the rules of fasteners.ts; null when one of its parts is not there. */
+export const resolveJoint = (
+  joint: Joint,
+  option: Option,
+  group: Group,
+  project: Project,
+): ResolvedJoint | null => {
+  const meeting = meetingOf(joint, option, group, project);
+  if (!meeting) return null;
+  const finish = finishOf(joint, option, group);
+  const byRule = fastenerLength(joint.how, meeting, project.unit);
+  const length = (joint.item !== '' && namedLength(joint.item, project)) || byRule;
+  const item = joint.item === '' ? fastenerItem(joint.how, byRule, project.unit, finish) : joint.item;
+  const count = joint.quantity * joint.each;
+  const bracketScrew = { item: fastenerItem('through', byRule, project.unit, finish), count: count * SCREWS_A_BRACKET };
+  const plain = finish !== '' && !/coated|galvani|stainless|bronze|copper|zinc/i.test(item);
+  return {
+    id: joint.id,
+    name: joint.name,
+    groupId: group.id,
+    needs: [{ item, count }, ...(joint.how === 'bracket' ? [bracketScrew] : [])],
+    length,
+    meeting,
+    finish,
+    fault:
+      fastenerFault(joint.how, length, meeting, project.unit) ??
+      (plain ? `${item}: coated or stainless is wanted here, where it is damp or the wood is treated.` : null),
+  };
+}; // prettier-ignore
+
+/** `2 in each of 8 places, through 1 1/2" into 3 1/2"` */
+export const describeJoint = (joint: Joint, resolved: ResolvedJoint, project: Project): string =>
+  `${joint.each} in each of ${joint.quantity} ${joint.quantity === 1 ? 'place' : 'places'} · through ${formatLength(resolved.meeting.first, project.unit)}${joint.into === 'end' ? ' into an end' : ` into ${formatLength(resolved.meeting.second, project.unit)}`}`;

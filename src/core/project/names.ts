@@ -1,0 +1,36 @@
+import { FUNCTIONS } from './formula';
+
+/** A name as formulas write it: `Side rail` is `side_rail`, `2nd shelf` is `_2nd_shelf`. */
+export const identifier = (name: string): string => {
+  const word = name
+    .trim()
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '_')
+    .replace(/^_+|_+$/g, '');
+  return /^\p{N}/u.test(word) ? `_${word}` : word;
+};
+
+/** What is wrong with the name of a variable, as a sentence; null: nothing. `others` are the names that are taken. */
+export const variableNameFault = (name: string, others: string[]): string | null => {
+  const word = name.trim();
+  if (word === '') return 'Give the measure a name, such as height.';
+  if (!/^\p{L}[\p{L}\p{N}_]*$/u.test(word))
+    return `"${word}" cannot stand in a formula; use letters, digits and _, a letter first, such as seat_height.`;
+  if (word.toLowerCase() in FUNCTIONS || word.toLowerCase() === 'x')
+    return `${word} is a word of formulas already; call it something else.`;
+  if (others.some((other) => other.toLowerCase() === word.toLowerCase()))
+    return `There is a measure ${word} already; give this one another name.`;
+  return null;
+};
+
+/** `wanted`, or with the first number behind it that makes it new: `height_2`. */
+export const freeVariableName = (wanted: string, taken: string[]): string => {
+  const names = new Set(taken.map((name) => name.toLowerCase()));
+  let name = wanted;
+  for (let number = 2; names.has(name.toLowerCase()); number++) name = `${wanted}_${number}`;
+  return name;
+};
+
+/** A, B, C … Z, AA, AB: the letter of the so many-th part. */
+export const letterOf = (index: number): string =>
+  (index >= 26 ? letterOf(Math.floor(index / 26) - 1) : '') + String.fromCharCode(65 + (index % 26));

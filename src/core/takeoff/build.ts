@@ -1,0 +1,359 @@
+import { parseLength, type LengthUnit } from '../measure';
+import {
+  apply, chosenOption, emptyPart, freeVariableName, identifier, isFormula, mapFormula, readFormula, scopeOf, homeOf, valuesOf, writeFormula,
+  type Command, type Extra, type Group, type Joint, type Option, type Part, type Project, type Variable,
+} from '../project'; // prettier-ignore
+import { ok, type Problem, type Result } from '../result';
+import { actualThickness, fastenersEach, parseSection, parseThickness } from '../wood';
+import type { Answers, Ask, Helper, Made, MadeExtra, MadeJoint, MadePart, Sizes } from './types';
+
+/** What the helper was told, by key of what it asks. Kept with the option, where `=id` and `@id` are a measure of its own and one of others. */
+export type Told = Record<string, string>;
+
+/** What a helper starts from. */
+export const usualAnswers = (helper: Helper, unit: LengthUnit): Told =>
+  Object.fromEntries(helper.asks.map((ask) => [ask.key, ask.usual[unit]]));
+
+/** Whether a thing is asked at all, given the other answers. */
+export const isAsked = ({ when }: Ask, told: Told): boolean => {
+  if (!when) return true;
+  const answer = (told[when.key] ?? '').trim();
+  return when.is === 'any' ? answer !== '' : when.is.split('|').includes(answer);
+};
+
+/** What is wrong with an answer, as a sentence; null: nothing. */
+export const answerFault = (ask: Ask, told: Told, project: Project): string | null => {
+  const text = (told[ask.key] ?? '').trim();
+  if (!isAsked(ask, told) || (text === '' && ask.blank !== undefined)) return null;
+  if (text === '') return 'It is needed to work out the parts.';
+  const sentence = (result: Result<unknown>) => (result.ok ? null : (result.problems[0]?.sentence ?? ''));
+  switch (ask.kind) {
+    case 'choice':
+      return null;
+    case 'section':
+      return sentence(parseSection(text, project.unit));
+    case 'sheet':
+      return sentence(parseThickness(text, project.unit));
+    case 'count':
+      return sentence(scopeOf(project)().count(text));
+    case 'length': {
+      const ticks = scopeOf(project)().length(text);
+      if (!ticks.ok) return isFormula(text, project.unit) && /[\p{L}(*/+]/u.test(text) ? sentence(ticks) : sentence(parseLength(text, project.unit));
+      return ticks.value < 0 ? 'It comes to less than nothing.' : null;
+    }
+  }
+}; // prettier-ignore
+
+/** All faults of the answers, by key. */
+export const answerFaults = (helper: Helper, told: Told, project: Project): Record<string, string> =>
+  Object.fromEntries(
+    helper.asks.flatMap((ask) => {
+      const fault = answerFault(ask, told, project);
+      return fault === null ? [] : [[ask.key, fault]];
+    }),
+  );
+
+interface Names {
+  /** Measures by key: new ones, those it made before, and those of others it was told. */
+  variables: Variable[];
+  nameOf: (key: string) => string;
+  /** The answers as they are kept. */
+  kept: Told;
+}
+
+/** Gives every length and count that was told a measure, or finds the measure that was named. */
+const nameMeasures = (
+  helper: Helper,
+  told: Told,
+  project: Project,
+  groupName: string,
+  before: Option | undefined,
+  newId: () => string,
+): Names => {
+  const variables: Variable[] = [];
+  const names = new Map<string, string>();
+  const kept: Told = {};
+  const taken = () => [...project.variables, ...variables].map(({ name }) => name);
+  const own = (key: string): Variable | undefined => {
+    const held = before?.made?.answers[key];
+    return held?.startsWith('=') ? project.variables.find(({ id }) => id === held.slice(1)) : undefined;
+  };
+  const put = (key: string, kind: Variable['kind'], formula: string, note: string): void => {
+    const wanted = taken().some((name) => name.toLowerCase() === key.toLowerCase()) ? `${identifier(groupName)}_${key}` : key;
+    const variable: Variable = own(key) ?? { id: newId(), name: freeVariableName(wanted, taken()), kind, formula, note };
+    variables.push({ ...variable, kind, formula });
+    names.set(key, variable.name);
+    kept[key] = `=${variable.id}`;
+  };
+  for (const ask of helper.asks) {
+    const text = (told[ask.key] ?? '').trim();
+    if (!isAsked(ask, told) || text === '' || (ask.kind !== 'length' && ask.kind !== 'count')) {
+      kept[ask.key] = text;
+      continue;
+    }
+    const other = project.variables.find(
+      ({ id, name }) => name.toLowerCase() === text.toLowerCase() && id !== own(ask.key)?.id,
+    );
+    if (other) {
+      names.set(ask.key, other.name);
+      kept[ask.key] = `@${other.id}`;
+    } else put(ask.key, ask.kind === 'length' ? 'length' : 'number', text, ask.label);
+  }
+  // What follows is named as it comes up, and given its formula afterwards.
+  const nameOf = (key: string): string => {
+    if (!names.has(key)) put(key, 'length', '0', 'follows');
+    return names.get(key) ?? key;
+  };
+  return { variables, nameOf, kept };
+}; // prettier-ignore
+
+const answersOf = (told: Told, helper: Helper, nameOf: (key: string) => string): Answers => ({
+  measure: nameOf,
+  text: (key) => (told[key] ?? '').trim(),
+  has: (key) => {
+    const ask = helper.asks.find((candidate) => candidate.key === key);
+    return ask !== undefined && isAsked(ask, told) && (told[key] ?? '').trim() !== '';
+  },
+});
+
+/** Names of its own parts in a formula as they are called now: a leg that was renamed is meant by its new name. */
+const withNewNames = (text: string, renamed: Map<string, string>): string => {
+  if (renamed.size === 0) return text;
+  const formula = readFormula(text);
+  if (!formula.ok) return text;
+  return writeFormula(
+    mapFormula(formula.value, (part) => {
+      const name = part.type === 'name' && part.path.length === 2 ? renamed.get(part.path[0] ?? '') : undefined;
+      return part.type === 'name' && name !== undefined ? { type: 'name', path: [name, part.path[1] ?? ''] } : null;
+    }),
+  );
+}; // prettier-ignore
+
+export interface BuildContext {
+  project: Project;
+  groupName: string;
+  materials: string[];
+  newId: () => string;
+  /** The group that it made before, when it makes it anew. */
+  groupId?: string;
+}
+
+/**
+ * The command that adds what a helper makes to a project, or makes it anew: parts and joints with formulas over
+ * named measures. Of parts it had made before, ids, names, notes and what was measured stay. Problems: the answers'.
+ */
+export const buildMade = (helper: Helper, told: Told, context: BuildContext): Result<Command> => {
+  const { project, groupId, newId } = context;
+  const faults = answerFaults(helper, told, project);
+  const problems = Object.entries(faults).map(([place, sentence]): Problem => ({ code: 'answer', place, sentence }));
+  if (problems.length > 0) return { ok: false, problems };
+  const group = project.groups.find(({ id }) => id === groupId);
+  const before = group && chosenOption(group);
+  const names = nameMeasures(helper, told, project, context.groupName, before, newId);
+  const made = helper.make(answersOf(told, helper, names.nameOf));
+  const held = new Map((before?.parts ?? []).flatMap((part) => (part.role ? [[part.role, part] as const] : [])));
+  const renamed = new Map(
+    [...held].flatMap(([role, { name }]) => (identifier(name) === role ? [] : [[role, identifier(name)] as const])),
+  );
+  const say = (text: string) => withNewNames(text, renamed);
+  for (const { key, formula, kind } of made.follows ?? []) {
+    const name = names.nameOf(key);
+    const variable = names.variables.find((candidate) => candidate.name === name);
+    if (variable) Object.assign(variable, { formula: ownParts(say(formula), context, made), kind: kind ?? 'length' });
+  }
+  const parts = made.parts
+    .filter(({ quantity }) => quantity !== '0')
+    .map((part) => toPart(part, held.get(identifier(part.name)), say, project.unit, newId));
+  const byRole = new Map(parts.map((part) => [part.role ?? '', part]));
+  const option: Option = {
+    id: before?.id ?? newId(),
+    name: before?.name ?? helper.title,
+    // What was added by hand stays.
+    parts: [...parts, ...(before?.parts.filter(({ role }) => role === undefined) ?? [])],
+    joints: [
+      ...made.joints.flatMap((joint) => toJoint(joint, byRole, before?.joints ?? [], say, project.unit, newId)),
+      ...(before?.joints?.filter(({ role }) => role === undefined) ?? []),
+    ],
+    made: { helper: helper.id, answers: names.kept },
+  };
+  const extras = (made.extras ?? []).map((extra) => toExtra(extra, group?.id ?? '', project, say, newId));
+  if (group)
+    return ok({ type: 'remake', groupId: group.id, option, variables: names.variables, extras });
+  const added: Group = {
+    id: newId(), name: context.groupName, exposure: made.exposure ?? 'indoors', materials: context.materials, chosen: option.id, options: [option],
+  };
+  return ok({ type: 'addMade', group: added, variables: names.variables, extras: extras.map((extra) => ({ ...extra, groupId: added.id })) });
+}; // prettier-ignore
+
+/** A measure stands outside of its group: parts of the group are named with it. */
+const ownParts = (formula: string, { groupName, project, groupId }: BuildContext, made: Made): string => {
+  const roles = new Set(made.parts.map(({ name }) => identifier(name)));
+  const group = project.groups.find(({ id }) => id === groupId);
+  const own = new Set([...roles, ...(group ? (chosenOption(group)?.parts ?? []).map(({ name }) => identifier(name)) : [])]);
+  const read = readFormula(formula);
+  if (!read.ok) return formula;
+  return writeFormula(
+    mapFormula(read.value, (part) =>
+      part.type === 'name' && part.path.length === 2 && own.has(part.path[0] ?? '')
+        ? { type: 'name', path: [identifier(group?.name ?? groupName), ...part.path] }
+        : null,
+    ),
+  );
+}; // prettier-ignore
+
+const toPart = (
+  made: MadePart,
+  held: Part | undefined,
+  say: (text: string) => string,
+  unit: LengthUnit,
+  newId: () => string,
+): Part => {
+  const isSheet = made.width !== undefined;
+  const measure = (text: string) => ({ text: say(text), ticks: 0 });
+  const section = isSheet ? null : parseSection(made.section, unit);
+  const isCount = /^\d+$/.test(made.quantity);
+  return {
+    ...(held ?? emptyPart(newId())),
+    name: held?.name ?? made.name,
+    role: identifier(made.name),
+    kind: isSheet ? 'sheet' : 'board',
+    quantity: isCount ? Number(made.quantity) : 1,
+    formulas:
+      isCount && !made.angle
+        ? undefined
+        : { ...(isCount ? {} : { quantity: say(made.quantity) }), ...(made.angle ? { angle: say(made.angle) } : {}) },
+    section: section?.ok ? section.value.name : made.section,
+    length: measure(made.length),
+    width: made.width === undefined ? null : measure(made.width),
+    ends: made.ends ?? 'square',
+    grain: made.grain ?? 'any',
+    shows: held?.shows ?? made.shows,
+    note: held?.note ?? made.note ?? '',
+  };
+}; // prettier-ignore
+
+const toJoint = (
+  made: MadeJoint,
+  byRole: Map<string, Part>,
+  before: Joint[],
+  say: (text: string) => string,
+  unit: LengthUnit,
+  newId: () => string,
+): Joint[] => {
+  const [first, second] = [byRole.get(made.first), byRole.get(made.second)];
+  if (!first || !second) return [];
+  const role = `${made.how}:${made.first}:${made.second}`;
+  const held = before.find((joint) => joint.role === role);
+  const isCount = /^\d+$/.test(made.quantity);
+  const through = made.through ?? 'thickness';
+  return [
+    {
+      id: held?.id ?? newId(),
+      name: `${first.name} to ${second.name.toLowerCase()}`,
+      how: held?.how ?? made.how,
+      first: first.id,
+      second: second.id,
+      through,
+      into: made.into ?? 'thickness',
+      quantity: isCount ? Number(made.quantity) : 1,
+      ...(isCount ? {} : { formula: say(made.quantity) }),
+      each: held?.each ?? made.each ?? fastenersEach(widthOf(first, through, unit)),
+      item: held?.item ?? '',
+      role,
+    },
+  ];
+};
+
+/** How broad a piece is where it is fastened: the side that the fastener does not pass. */
+const widthOf = (part: Part, through: 'thickness' | 'width', unit: LengthUnit): number => {
+  if (part.kind === 'sheet') {
+    const trade = parseThickness(part.section, unit);
+    return trade.ok ? actualThickness(trade.value, '') : 0;
+  }
+  const section = parseSection(part.section, unit);
+  return section.ok ? section.value[through === 'thickness' ? 'width' : 'thickness'] : 0;
+};
+
+const toExtra = (
+  made: MadeExtra,
+  groupId: string,
+  project: Project,
+  say: (text: string) => string,
+  newId: () => string,
+): Extra => {
+  const held = project.extras.find(({ groupId: of, role }) => of === groupId && role === made.name);
+  return {
+    id: held?.id ?? newId(),
+    name: held?.name ?? made.name,
+    item: held?.item ?? '',
+    rule: made.rule,
+    groupId,
+    amount: say(made.amount),
+    faces: 'all',
+    coats: held?.coats ?? 1,
+    covers: held?.covers ?? (made.rule === 'count' ? '' : made.covers[project.unit]),
+    note: held?.note ?? '',
+    role: made.name,
+  };
+};
+
+/** What a helper was told, to change it: measures by their formula, those of others by their name. */
+export const toldBefore = (helper: Helper, option: Option, project: Project): Told => {
+  const usual = usualAnswers(helper, project.unit);
+  const variable = (id: string) => project.variables.find((candidate) => candidate.id === id);
+  return Object.fromEntries(
+    helper.asks.map(({ key }) => {
+      const kept = option.made?.answers[key];
+      if (kept === undefined) return [key, usual[key] ?? ''];
+      if (kept.startsWith('=')) return [key, variable(kept.slice(1))?.formula ?? usual[key] ?? ''];
+      if (kept.startsWith('@')) return [key, variable(kept.slice(1))?.name ?? usual[key] ?? ''];
+      return [key, kept];
+    }),
+  );
+};
+
+/** What the parts of an option that a helper made come to: for its drawings, notes and rows. */
+export const sizesOf = (project: Project, group: Group, option: Option): Sizes => {
+  const values = valuesOf(project);
+  const answers = option.made?.answers ?? {};
+  const home = homeOf(project, group.id);
+  return {
+    measure: (key) => {
+      const kept = answers[key];
+      const value = kept && /^[=@]/.test(kept) ? values.variables[kept.slice(1)] : undefined;
+      return value?.ok ? value.value : 0;
+    },
+    text: (key) => answers[key] ?? '',
+    part: (role) => {
+      const part = option.parts.find((candidate) => candidate.role === role);
+      if (!part) return { length: 0, width: 0, thickness: 0, count: 0 };
+      const section = part.kind === 'board' ? parseSection(part.section, project.unit) : null;
+      const trade = part.kind === 'sheet' ? parseThickness(part.section, project.unit) : null;
+      return {
+        length: part.length?.ticks ?? 0,
+        width: section?.ok ? section.value.width : (part.width?.ticks ?? 0),
+        thickness: section?.ok
+          ? section.value.thickness
+          : trade?.ok
+            ? actualThickness(trade.value, part.materials[0] ?? home?.group.materials[0] ?? '')
+            : 0,
+        count: part.quantity,
+      };
+    },
+  };
+};
+
+/** What a helper would make of its answers: the project with it, and its group there. Problems: the answers'. */
+export const previewMade = (
+  helper: Helper,
+  told: Told,
+  context: BuildContext,
+): Result<{ project: Project; group: Group; option: Option; command: Command }> => {
+  const command = buildMade(helper, told, context);
+  if (!command.ok) return command;
+  const project = apply(context.project, command.value, 0)?.document ?? context.project;
+  const group = project.groups.find(({ id }) => id === (context.groupId ?? project.groups.at(-1)?.id));
+  const option = group && chosenOption(group);
+  if (!group || !option) return { ok: false, problems: [{ code: 'group', place: '', sentence: 'The group is gone.' }] };
+  return ok({ project, group, option, command: command.value });
+}; // prettier-ignore

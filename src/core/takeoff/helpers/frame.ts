@@ -1,0 +1,118 @@
+import { between } from '../even';
+import { along, box, choice, length, repeated, section, up, view } from '../shapes';
+import type { Helper } from '../types';
+
+/** Which side of its boards one sees from above: a box stands on edge, a face frame lies flat. */
+const seen = (how: string): 'thickness' | 'width' => (how === 'flat' ? 'width' : 'thickness');
+
+export const frame: Helper = {
+  id: 'frame',
+  title: 'Frame or box',
+  about: 'Four sides, butted or mitred, with stiffeners between.',
+  asks: [
+    length('length', 'Length over all', '48', '1200'),
+    length('width', 'Width over all', '24', '600'),
+    section('board', 'Boards', '2x4', '45x95mm'),
+    choice('stand', 'The boards', [
+      ['edge', 'Stand on edge'],
+      ['flat', 'Lie flat'],
+    ]),
+    choice('corners', 'Corners', [
+      ['butt', 'Butted'],
+      ['mitre', 'Mitred'],
+    ]),
+    length('spacing', 'Stiffeners at most this far apart', '24', '600', {
+      blank: 'none',
+      help: 'Centre to centre. Blank: none.',
+    }),
+  ],
+  make: ({ measure, text, has }) => {
+    const side = `long_side.${seen(text('stand'))}`;
+    const isMitred = text('corners') === 'mitre';
+    const inside = `${measure('width')} - 2 * ${side}`;
+    const ends = isMitred ? `mitre 45${text('stand') === 'edge' ? ' edge' : ''}` : 'square';
+    const board = text('board');
+    const stiffener = {
+      name: 'Stiffener',
+      quantity: between(`(${measure('length')} - ${side})`, measure('spacing')),
+      section: board,
+      length: inside,
+    };
+    return {
+      parts: [
+        { name: 'Long side', quantity: '2', section: board, length: measure('length'), ends },
+        {
+          name: 'Short side',
+          quantity: '2',
+          section: board,
+          length: isMitred ? measure('width') : inside,
+          ends,
+        },
+        ...(has('spacing') ? [stiffener] : []),
+      ],
+      joints: [
+        {
+          how: 'through',
+          first: 'long_side',
+          second: 'short_side',
+          through: seen(text('stand')),
+          into: isMitred ? 'thickness' : 'end',
+          quantity: '4',
+        },
+        ...(has('spacing')
+          ? ([
+              {
+                how: 'through',
+                first: 'long_side',
+                second: 'stiffener',
+                through: seen(text('stand')),
+                into: 'end',
+                quantity: '2 * stiffener.count',
+              },
+            ] as const)
+          : []),
+      ],
+    };
+  },
+  draw: ({ measure, text, part }) => {
+    const [long, wide] = [measure('length'), measure('width')];
+    const side = part('long_side')[seen(text('stand'))];
+    const high = text('stand') === 'flat' ? part('long_side').thickness : part('long_side').width;
+    const isMitred = text('corners') === 'mitre';
+    const fields = part('stiffener').count + 1;
+    const step = (long - side) / fields;
+    return [
+      view(
+        'Top',
+        [
+          isMitred
+            ? { role: 'long_side', corners: [[0, 0], [long, 0], [long - side, side], [side, side]] }
+            : box('long_side', 0, 0, long, side),
+          isMitred
+            ? { role: 'long_side', corners: [[0, wide], [long, wide], [long - side, wide - side], [side, wide - side]] }
+            : box('long_side', 0, wide - side, long, side),
+          ...[0, long - side].map((x) =>
+            isMitred
+              ? { role: 'short_side', corners: [[x === 0 ? 0 : long, 0], [x === 0 ? 0 : long, wide], [x === 0 ? side : x, wide - side], [x === 0 ? side : x, side]] as [number, number][] }
+              : box('short_side', x, side, side, wide - 2 * side),
+          ),
+          ...repeated(part('stiffener').count, step, (offset) => box('stiffener', step + offset, side, side, wide - 2 * side)),
+        ],
+        [along(0, long, 0), up(0, 0, wide), ...(fields > 1 ? [along(0, step, wide, 'above')] : [])],
+      ),
+      view('Front', [box('long_side', 0, 0, long, high)], [up(0, 0, high)]),
+    ];
+  },
+  rows: ({ measure, text, part }) => [
+    {
+      name: 'Width of the frame',
+      total:
+        text('corners') === 'mitre'
+          ? part('short_side').length
+          : part('short_side').length + 2 * part('long_side')[seen(text('stand'))],
+      span: measure('width'),
+      gap: null,
+      largestGap: null,
+    },
+  ],
+}; // prettier-ignore

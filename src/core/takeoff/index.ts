@@ -1,0 +1,3 @@
+export * from './types';
+export * from './build';
+export { HELPERS, helperOf } from './helpers';
