@@ -1,3 +1,4 @@
 export * from './types';
 export * from './build';
 export { HELPERS, helperOf } from './helpers';
+export { checksOf, type Check } from './checks';

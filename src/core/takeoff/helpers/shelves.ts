@@ -10,7 +10,7 @@ export const shelves: Helper = {
     length('width', 'Width over all', '36', '900'),
     length('depth', 'Depth', '12', '300'),
     sheet('sheet', 'Sheet', '3/4in', '18mm'),
-    count('uprights', 'Uprights between the sides', '0', { blank: 'none' }),
+    count('uprights', 'Uprights between the sides', '', { blank: 'none', help: 'Blank: one bay.' }),
     count('shelves', 'Shelves in each bay', '4', { help: 'Beside the top and the foot.' }),
     choice('back', 'Back', [
       ['none', 'None'],
@@ -27,7 +27,9 @@ export const shelves: Helper = {
     const depth = text('back') === 'sheet' ? `${measure('depth')} - back.thickness` : measure('depth');
     const deep = text('face') === 'boards' ? `${depth} - stile.thickness` : depth;
     const uprights = has('uprights') ? measure('uprights') : '0';
-    const bays = `(${uprights} + 1)`;
+    const bays = has('uprights') ? `(${uprights} + 1)` : '1';
+    const stiles = has('uprights') ? `(${uprights} + 2)` : '2';
+    const shelfLength = (room: string, between: string) => (has('uprights') ? `(${room} - ${between}) / ${bays}` : room);
     const inside = `(${measure('width')} - 2 * side.thickness)`;
     const panel = (name: string, quantity: string, long: string): MadePart => ({
       name, quantity, section: text('sheet'), length: long, width: deep, grain: 'length',
@@ -36,7 +38,7 @@ export const shelves: Helper = {
       panel('Side', '2', measure('height')),
       panel('Top and foot', '2', inside),
       panel('Upright', uprights, `${measure('height')} - 2 * side.thickness`),
-      panel('Shelf', `${bays} * ${measure('shelves')}`, `(${inside} - ${uprights} * side.thickness) / ${bays}`),
+      panel('Shelf', has('uprights') ? `${bays} * ${measure('shelves')}` : measure('shelves'), shelfLength(inside, `${uprights} * side.thickness`)),
     ];
     const joints: MadeJoint[] = [
       { how: 'through', first: 'side', second: 'top_and_foot', into: 'end', quantity: '4', each: 4 },
@@ -48,13 +50,12 @@ export const shelves: Helper = {
       joints.push({ how: 'nail', first: 'back', second: 'side', into: 'width', quantity: '2', each: 10 });
     }
     if (text('face') === 'boards') {
-      const stiles = `(${uprights} + 2)`;
       parts.push({ name: 'Stile', quantity: stiles, section: text('faceBoard'), length: measure('height') });
       parts.push({
         name: 'Face rail',
-        quantity: `2 * ${bays}`,
+        quantity: has('uprights') ? `2 * ${bays}` : '2',
         section: text('faceBoard'),
-        length: `(${measure('width')} - ${stiles} * stile.width) / ${bays}`,
+        length: has('uprights') ? `(${measure('width')} - ${stiles} * stile.width) / ${bays}` : `${measure('width')} - 2 * stile.width`,
       });
       joints.push({ how: 'pocket', first: 'face_rail', second: 'stile', into: 'width', quantity: '2 * face_rail.count' });
     }
