@@ -1,18 +1,13 @@
-/** Makes the sample projects in demo/ from the lists in demo/source. Run by `npm run demo`. */
+/** Makes the sample projects in demo/ from the helpers, with the prices in demo/source. Run by `npm run demo`. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { purchaseLine } from '@/core/budget';
-import { projectFileName, readParts, readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
+import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
 import { firstPlan, planInput } from '@/core/plan';
 import {
-  emptyBook,
-  emptyProject,
-  measure,
-  type Book,
-  type Exposure,
-  type Group,
-  type Project,
-  type Store,
-} from '@/core/project';
+  apply, emptyBook, emptyExtra, emptyPart, emptyProject, measure,
+  type Book, type Command, type Exposure, type Extra, type Project, type Store,
+} from '@/core/project'; // prettier-ignore
+import { buildMade, helperOf, usualAnswers, type Told } from '@/core/takeoff';
 import type { Result } from '@/core/result';
 
 const read = (name: string) => readFileSync(`demo/source/${name}`, 'utf8');
@@ -56,35 +51,76 @@ const book = (file: string, unit: 'in' | 'mm', currency: string): Book => {
   };
 };
 
+/** One group of a sample: the helper that makes it, what it is told, and what is changed afterwards. */
+interface SampleGroup {
+  helper: string;
+  name: string;
+  told: Told;
+  materials: string[];
+  exposure: Exposure;
+  copies?: number;
+  /** New names by role. */
+  names?: Record<string, string>;
+  /** Materials of their own, by role. */
+  partMaterials?: Record<string, string[]>;
+  /** As the shelf tag names what covers and fills, by name. */
+  items?: Record<string, string>;
+  /** Hardware that is counted: name, item, how many. */
+  hardware?: [name: string, item: string, count: number][];
+}
+
+const run = (project: Project, command: Command): Project => apply(project, command, 0)?.document ?? project;
+
+const withGroup = (project: Project, group: SampleGroup, newId: () => string): Project => {
+  const helper = helperOf(group.helper);
+  if (!helper) throw new Error(`no helper ${group.helper}`);
+  const told = { ...usualAnswers(helper, project.unit), ...group.told };
+  const context = { project, groupName: group.name, materials: group.materials, newId };
+  let made = run(project, must(buildMade(helper, told, context)));
+  const id = made.groups.at(-1)?.id ?? '';
+  made = run(made, {
+    type: 'editGroup',
+    groupId: id,
+    fields: { exposure: group.exposure, copies: group.copies },
+  });
+  for (const part of made.groups.at(-1)?.options[0]?.parts ?? []) {
+    const name = group.names?.[part.role ?? ''];
+    const materials = group.partMaterials?.[part.role ?? ''];
+    if (name) made = run(made, { type: 'editPart', partId: part.id, fields: { name } });
+    if (materials) made = run(made, { type: 'editPart', partId: part.id, fields: { materials } });
+  }
+  for (const extra of made.extras.filter(({ groupId }) => groupId === id))
+    made = run(made, {
+      type: 'editExtra',
+      extraId: extra.id,
+      fields: { item: group.items?.[extra.name] ?? '' },
+    });
+  for (const [name, item, quantity] of group.hardware ?? [])
+    made = run(made, {
+      type: 'addPart',
+      groupId: id,
+      part: { ...emptyPart(newId()), kind: 'hardware', name, item, quantity },
+    });
+  return made;
+};
+
+/** A sample project: built from the helpers, in order. */
 const sample = (
   id: string,
   name: string,
   unit: 'in' | 'mm',
   currency: string,
   fields: Partial<Project>,
-  exposures: Record<string, Exposure>,
+  groups: SampleGroup[],
+  extras: Partial<Extra>[] = [],
 ): Project => {
-  const project = emptyProject(id, name, unit, currency);
-  const groups = must(readParts(read(`${id}.csv`), `${id}.csv`, unit, ids(id)));
-  return {
-    ...project,
-    ...fields,
-    groups: groups.map((group) => shared({ ...group, exposure: exposures[group.name] ?? 'indoors' })),
-  };
-};
-
-/** A material that all cut parts of a group are of is the group's. */
-const shared = (group: Group): Group => {
-  const lists = group.options.flatMap(({ parts }) =>
-    parts.filter(({ kind }) => kind !== 'hardware').map(({ materials }) => materials),
+  const newId = ids(id);
+  const empty = { ...emptyProject(id, name, unit, currency), ...fields };
+  const built = groups.reduce((project, group) => withGroup(project, group, newId), empty);
+  return extras.reduce(
+    (project, extra) => run(project, { type: 'addExtra', extra: { ...emptyExtra(newId()), ...extra } }),
+    built,
   );
-  const [first = []] = lists;
-  if (!lists.every((list) => list.join() === first.join())) return group;
-  const bare = group.options.map((option) => ({
-    ...option,
-    parts: option.parts.map((part) => ({ ...part, materials: [] })),
-  }));
-  return { ...group, materials: first, options: bare };
 };
 
 /** Marks what the plan buys at a store as bought, at the planned price. */
@@ -121,7 +157,53 @@ const compost = dollars(
     'in',
     'USD',
     { target: 24000, note: 'Three bays behind the shed: one to fill, one to turn, one to use.' },
-    { Frame: 'ground', Slats: 'outdoors' },
+    [
+      {
+        helper: 'frame',
+        name: 'Wall frames',
+        copies: 4,
+        materials: ['treated'],
+        exposure: 'ground',
+        told: { length: '36', width: '34 1/2', board: '2x4', stand: 'flat', spacing: '18' },
+        names: { long_side: 'Post', short_side: 'Side rail', stiffener: 'Middle rail' },
+        hardware: [['Lid hinge', 'strap hinge 4 in', 2]],
+      },
+      {
+        helper: 'slats',
+        name: 'Side slats',
+        copies: 4,
+        materials: ['cedar picket'],
+        exposure: 'outdoors',
+        told: { span: 'length', length: 'width', slat: '5/8x5-1/2in', largest: '1', bearers: '' },
+        names: { slat: 'Side slat' },
+      },
+      {
+        helper: 'cladding',
+        name: 'Back',
+        copies: 3,
+        materials: ['cedar picket'],
+        exposure: 'outdoors',
+        told: {
+          width: '41 1/2',
+          height: 'length',
+          board: '5/8x5-1/2in',
+          run: 'lying',
+          meet: 'gap',
+          gap: '1',
+          spacing: '21',
+          batten: '2x4',
+        },
+        names: { cladding_board: 'Back slat', batten: 'Back batten' },
+        partMaterials: { batten: ['treated'] },
+      },
+      {
+        helper: 'braces',
+        name: 'Braces',
+        materials: ['treated'],
+        exposure: 'outdoors',
+        told: { form: 'corner', board: '2x4', leg: '24', fields: '3' },
+      },
+    ],
   ),
 );
 const shelf = dollars(
@@ -131,7 +213,36 @@ const shelf = dollars(
     'in',
     'USD',
     { target: 32000, note: 'Wall unit for the long wall, with a face frame.' },
-    {},
+    [
+      {
+        helper: 'shelves',
+        name: 'Case',
+        materials: ['birch ply'],
+        exposure: 'indoors',
+        told: {
+          height: '76',
+          width: '47 1/2',
+          depth: '14',
+          uprights: '1',
+          shelves: '5',
+          back: 'sheet',
+          face: 'boards',
+        },
+        names: { upright: 'Middle upright' },
+        partMaterials: { stile: ['select pine'], face_rail: ['select pine'] },
+        hardware: [['Wall bracket', 'wall bracket', 4]],
+      },
+    ],
+    [
+      {
+        name: 'Clear finish',
+        item: 'clear finish quart',
+        rule: 'finish',
+        faces: 'showing',
+        coats: 2,
+        covers: '125 ft2',
+      },
+    ],
   ),
 );
 const sandpit = sample(
@@ -140,7 +251,44 @@ const sandpit = sample(
   'mm',
   'EUR',
   { target: 18000, note: 'The lid folds back into two seats.' },
-  { Box: 'ground', Lid: 'outdoors' },
+  [
+    {
+      helper: 'raised-box',
+      name: 'Box',
+      materials: ['larch', 'spruce'],
+      exposure: 'ground',
+      told: {
+        length: '1600',
+        width: '1500',
+        sizes: 'outside',
+        board: '45x145mm',
+        rows: '2',
+        post: '45x45mm',
+        span: '',
+        liner: 'yes',
+      },
+      items: { Liner: 'ground fabric 5 m2' },
+      names: { long_board: 'Long side', short_board: 'Short side', corner_post: 'Corner block' },
+    },
+    {
+      helper: 'panel',
+      name: 'Lid',
+      copies: 2,
+      materials: ['larch', 'spruce'],
+      exposure: 'outdoors',
+      told: {
+        length: 'length',
+        by: 'fill',
+        width: '740',
+        board: '20x95mm',
+        gap: '5',
+        battens: '4',
+        batten: '20x95mm',
+      },
+      names: { board: 'Lid slat', batten: 'Lid batten' },
+      hardware: [['Lid hinge', 'hinge 80 mm', 4]],
+    },
+  ],
 );
 const metric: Project = { ...sandpit, settings: { ...sandpit.settings, tax: 0.19, taxIncluded: true } };
 

@@ -2,6 +2,7 @@ import { parseCount, parseLength, writeLength, type LengthUnit } from '../measur
 import { parseEnds, parseMaterials, parseSection, parseThickness, thicknessName, writeEnds } from '../wood';
 import {
   chosenOption,
+  copiesOf,
   emptyGroup,
   emptyPart,
   resolve,
@@ -114,7 +115,7 @@ const partRows = (project: Project): Record<string, string>[] =>
         ...part.extra,
         part: part.name,
         kind: part.kind,
-        qty: String(part.quantity),
+        qty: String(part.quantity * copiesOf(group)),
         section: part.section,
         length: withUnit(part.length, project.unit),
         width: withUnit(part.width, project.unit),

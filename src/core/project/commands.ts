@@ -15,7 +15,11 @@ type ProjectFields = Pick<
 export type Command =
   | { type: 'editProject'; fields: Partial<ProjectFields> }
   | { type: 'addGroup'; group: Group }
-  | { type: 'editGroup'; groupId: string; fields: Partial<Pick<Group, 'name' | 'exposure' | 'materials'>> }
+  | {
+      type: 'editGroup';
+      groupId: string;
+      fields: Partial<Pick<Group, 'name' | 'exposure' | 'materials' | 'copies'>>;
+    }
   | { type: 'removeGroup'; groupId: string }
   | { type: 'addPart'; groupId: string; part: Part; index?: number }
   | { type: 'editPart'; partId: string; fields: Partial<Omit<Part, 'id'>> }

@@ -1,5 +1,5 @@
 import { parseLength, type LengthUnit } from '../measure';
-import type { Book, Group, Measure, Part, PlanSettings, Project, Store } from './types';
+import type { Book, Extra, Group, Measure, Part, PlanSettings, Project, Store } from './types';
 
 /** A measure from a text that is known to be right. Throws on one that is not: a bug, never a user's fault. */
 export const measure = (text: string, unit: LengthUnit): Measure => {
@@ -57,6 +57,20 @@ export const emptyPart = (id: string): Part => ({
   grain: 'any',
   shortOk: null,
   item: '',
+  note: '',
+});
+
+/** What covers, fills or is counted, with everything blank that may be. */
+export const emptyExtra = (id: string): Extra => ({
+  id,
+  name: '',
+  item: '',
+  rule: 'count',
+  groupId: null,
+  amount: '',
+  faces: 'all',
+  coats: 1,
+  covers: '',
   note: '',
 });
 

@@ -1,6 +1,7 @@
 import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../measure';
 import { fail, ok, type Result } from '../result';
 import { actualThickness, meanLength, woodWeight } from '../wood';
+import { chosenOption, copiesOf } from './groups';
 import type { ResolvedPart } from './resolvedPart';
 import type { Extra, Joint, Project, Shows } from './types';
 import { valuesOf } from './values';
@@ -62,8 +63,7 @@ const gluedArea = (extra: Extra, project: Project, parts: ResolvedPart[]): Squar
   };
   return project.groups
     .filter(({ id }) => extra.groupId === null || id === extra.groupId)
-    .flatMap((group) => (group.options.find(({ id }) => id === group.chosen) ?? group.options[0])?.joints ?? [])
-    .reduce((sum, joint) => sum + glued(joint) * project.builds, 0);
+    .reduce((sum, group) => sum + copiesOf(group) * (chosenOption(group)?.joints ?? []).reduce((area, joint) => area + glued(joint), 0), 0) * project.builds;
 }; // prettier-ignore
 
 /** Works an extra out. Problems: those of its formula, and `covers`. */
@@ -75,7 +75,8 @@ export const resolveExtra = (
   const given = valuesOf(project).extras[extra.id];
   if (given && !given.ok) return given;
   const value = given?.value ?? 0;
-  if (extra.rule === 'count') return ok({ amount: value * project.builds, count: value * project.builds });
+  const times = project.builds * copiesOf(project.groups.find(({ id }) => id === extra.groupId));
+  if (extra.rule === 'count') return ok({ amount: value * times, count: value * times });
   const covers = extra.rule === 'volume' ? parseVolume(extra.covers) : parseArea(extra.covers);
   if (!covers.ok)
     return fail(
@@ -84,8 +85,8 @@ export const resolveExtra = (
     );
   const once =
     extra.rule === 'volume'
-      ? cubicMm(value) * project.builds
-      : squareMm(value) * project.builds +
+      ? cubicMm(value) * times
+      : squareMm(value) * times +
         (extra.rule === 'finish' ? surfaceFor(extra, project, parts) : 0) +
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
   const amount = once * extra.coats;

@@ -1,6 +1,7 @@
 export * from './types';
 export * from './defaults';
 export * from './item';
+export * from './groups';
 export * from './resolvedPart';
 export * from './resolve';
 export * from './values';

@@ -72,6 +72,14 @@ const namedLength = (item: string, project: Project): Ticks | null => {
   return length && length.ok ? length.value : null;
 };
 
+/** `Rail to post`, by the names its parts have now. */
+export const jointName = (joint: Joint, option: Option): string => {
+  const name = (id: string) => option.parts.find((part) => part.id === id)?.name;
+  const [first, second] = [name(joint.first), name(joint.second)];
+  if (first === undefined || second === undefined) return joint.name;
+  return joint.first === joint.second ? `${first} at its ends` : `${first} to ${second.toLowerCase()}`;
+};
+
 /** The fasteners of a joint, by the rules of fasteners.ts; null when one of its parts is not there. */
 export const resolveJoint = (
   joint: Joint,
@@ -90,7 +98,7 @@ export const resolveJoint = (
   const plain = finish !== '' && !/coated|galvani|stainless|bronze|copper|zinc/i.test(item);
   return {
     id: joint.id,
-    name: joint.name,
+    name: jointName(joint, option),
     groupId: group.id,
     needs: [{ item, count }, ...(joint.how === 'bracket' ? [bracketScrew] : [])],
     length,

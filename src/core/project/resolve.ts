@@ -11,9 +11,10 @@ import {
 } from '../wood';
 import type { Problem } from '../result';
 import { resolveExtra } from './extras';
-import { resolveJoint } from './joints';
+import { chosenOption, copiesOf } from './groups';
+import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
-import type { Group, Option, Part, Project } from './types';
+import type { Group, Part, Project } from './types';
 import { valuesOf, WORDS, type PartField } from './values';
 
 export interface Resolved {
@@ -21,10 +22,6 @@ export interface Resolved {
   /** What could not be worked out, by part; such a part is left out of `parts`. */
   problems: (Problem & { partId: string })[];
 }
-
-/** The option of a group that is made. */
-export const chosenOption = (group: Group): Option | undefined =>
-  group.options.find((option) => option.id === group.chosen) ?? group.options[0];
 
 const known = new WeakMap<Project, Resolved>();
 
@@ -95,7 +92,7 @@ const fasteners = (project: Project, { problems }: Resolved): ResolvedPart[] => 
   for (const group of project.groups) {
     const option = chosenOption(group);
     for (const joint of option?.joints ?? []) {
-      const place = `${group.name} / ${joint.name}`;
+      const place = `${group.name} / ${option ? jointName(joint, option) : joint.name}`;
       const count = valuesOf(project).joints[joint.id];
       if (count && !count.ok)
         problems.push(...count.problems.map((problem) => ({ ...problem, place, partId: joint.id })));
@@ -106,9 +103,9 @@ const fasteners = (project: Project, { problems }: Resolved): ResolvedPart[] => 
         continue;
       }
       for (const { item, count: each } of resolved.needs) {
-        const all = each * project.builds;
+        const all = each * copiesOf(group) * project.builds;
         if (all === 0) continue;
-        needed.push(bought(joint.id, joint.name, item, all, group.name, group.id));
+        needed.push(bought(joint.id, resolved.name, item, all, group.name, group.id));
         const total = totals.get(nameKey(item)) ?? { item, count: 0 };
         totals.set(nameKey(item), { ...total, count: total.count + all });
       }
@@ -137,7 +134,7 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
     group: group.name,
     groupId: group.id,
     kind: part.kind,
-    count: worked('quantity', part.quantity) * project.builds,
+    count: worked('quantity', part.quantity) * copiesOf(group) * project.builds,
     section: null,
     thickness: 0,
     length: worked('length', part.length?.ticks ?? 0),

@@ -134,6 +134,8 @@ export interface Group {
   exposure: Exposure;
   /** In order of liking; empty: any. */
   materials: string[];
+  /** How many of it one of the project has; absent: one. */
+  copies?: number;
   /** Id of the chosen option. */
   chosen: string;
   options: Option[];

@@ -2,6 +2,7 @@ import { formatLength, parseLength, type LengthUnit } from '../measure';
 import { at, fail, ok, type Result } from '../result';
 import { actualThickness, parseEnds, parseSection, parseThickness } from '../wood';
 import { evaluateAs, isWhole, lengthOf, numberOf, readFormula, toNumber, valueOf, type Quantity, type Scope } from './formula'; // prettier-ignore
+import { chosenOption } from './groups';
 import { identifier } from './names';
 import type { Extra, Group, Option, Part, Project, Variable } from './types';
 
@@ -69,7 +70,7 @@ const workOut = (project: Project): Values => {
   for (const extra of project.extras)
     if (extra.amount.trim() !== '') {
       const group = project.groups.find(({ id }) => id === extra.groupId);
-      const option = group && (group.options.find(({ id }) => id === group.chosen) ?? group.options[0]);
+      const option = group && chosenOption(group);
       const inside = scope(group && option ? { group, option } : undefined);
       values.extras[extra.id] = at(extra.name, inside.amount(extra.amount, extra.rule));
     }
@@ -224,7 +225,7 @@ export const findPart = (project: Project, path: string[], home?: Home): Result<
   if (own && home) return ok({ part: own, home });
   const found = project.groups.flatMap((group) => {
     if (groupName !== undefined && identifier(group.name) !== groupName) return [];
-    const option = group.options.find(({ id }) => id === group.chosen) ?? group.options[0];
+    const option = chosenOption(group);
     return option ? option.parts.filter(isIt).map((part) => ({ part, home: { group, option } })) : [];
   });
   const [first, second] = found;
@@ -271,6 +272,6 @@ export const readCount = (text: string, project: Project, groupId: string | null
 
 export const homeOf = (project: Project, groupId: string | null): Home | undefined => {
   const group = project.groups.find(({ id }) => id === groupId);
-  const option = group && (group.options.find(({ id }) => id === group.chosen) ?? group.options[0]);
+  const option = group && chosenOption(group);
   return group && option ? { group, option } : undefined;
 };

@@ -2,3 +2,4 @@ export * from './types';
 export * from './build';
 export { HELPERS, helperOf } from './helpers';
 export { checksOf, type Check } from './checks';
+export * from './weight';

@@ -1,9 +1,15 @@
 import { between } from '../even';
 import { along, box, choice, length, repeated, section, up, view } from '../shapes';
-import type { Helper } from '../types';
+import type { Helper, MadeJoint } from '../types';
 
 /** Which side of its boards one sees from above: a box stands on edge, a face frame lies flat. */
 const seen = (how: string): 'thickness' | 'width' => (how === 'flat' ? 'width' : 'thickness');
+
+/** On edge: screws through the long side. Flat: they would be too long, so pocket screws from the other piece. */
+const corner = (stand: string, other: string, into: 'thickness' | 'end', quantity: string): MadeJoint =>
+  stand === 'flat'
+    ? { how: 'pocket', first: other, second: 'long_side', into: 'width', quantity, each: 2 }
+    : { how: 'through', first: 'long_side', second: other, into, quantity };
 
 export const frame: Helper = {
   id: 'frame',
@@ -51,26 +57,8 @@ export const frame: Helper = {
         ...(has('spacing') ? [stiffener] : []),
       ],
       joints: [
-        {
-          how: 'through',
-          first: 'long_side',
-          second: 'short_side',
-          through: seen(text('stand')),
-          into: isMitred ? 'thickness' : 'end',
-          quantity: '4',
-        },
-        ...(has('spacing')
-          ? ([
-              {
-                how: 'through',
-                first: 'long_side',
-                second: 'stiffener',
-                through: seen(text('stand')),
-                into: 'end',
-                quantity: '2 * stiffener.count',
-              },
-            ] as const)
-          : []),
+        corner(text('stand'), 'short_side', isMitred ? 'thickness' : 'end', '4'),
+        ...(has('spacing') ? [corner(text('stand'), 'stiffener', 'end', '2 * stiffener.count')] : []),
       ],
     };
   },
