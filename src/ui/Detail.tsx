@@ -2,6 +2,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { useIsWide } from './layout';
+import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
 import { useInk } from './theme';
 import { Words } from './Words';
@@ -12,6 +13,8 @@ interface DetailProps {
   children: ReactNode;
   /** Stays at the foot, in reach of the thumb. */
   foot?: ReactNode;
+  /** Stays in sight over what scrolls; beside it on a wide screen. */
+  sight?: ReactNode;
 }
 
 /** What is chosen in a list: a page over it on a phone, a column beside it on a wide screen. */
@@ -33,8 +36,10 @@ export const Detail = (props: DetailProps) => {
   );
 };
 
-const DetailBody = ({ title, onClose, children, foot }: DetailProps) => {
+const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
   const ink = useInk();
+  const padRoom = usePadRoom();
+  const isWide = useIsWide();
   const body = useRef<View>(null);
   useEffect(() => {
     // Reading goes on in what has opened, and goes back to where it was when that closes.
@@ -51,14 +56,31 @@ const DetailBody = ({ title, onClose, children, foot }: DetailProps) => {
     return () => window.removeEventListener('keydown', close);
   }, [onClose]);
   return (
-    <View ref={body} style={styles.body} role="dialog" aria-label={title} tabIndex={-1}>
+    <View
+      ref={body}
+      style={[styles.body, { paddingBottom: padRoom }]}
+      role="dialog"
+      aria-label={title}
+      tabIndex={-1}
+    >
       <View style={[styles.detailHead, { borderColor: ink.hairline }]}>
         <Words size="title" style={styles.grow} numberOfLines={1}>
           {title}
         </Words>
         <IconAction icon="close" label="Close" onPress={onClose} />
       </View>
-      <ScrollView contentContainerStyle={styles.fields}>{children}</ScrollView>
+      {sight ? (
+        <View style={[styles.parted, isWide && styles.beside]}>
+          <View style={[isWide ? styles.sightWide : styles.sight, { borderColor: ink.hairline }]}>
+            {sight}
+          </View>
+          <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
+            {children}
+          </ScrollView>
+        </View>
+      ) : (
+        <ScrollView contentContainerStyle={styles.fields}>{children}</ScrollView>
+      )}
       {foot ? <View style={[styles.foot, { borderColor: ink.hairline }]}>{foot}</View> : null}
     </View>
   );
@@ -75,7 +97,7 @@ export const Sheet = (props: DetailProps) => {
         onDismiss={props.onClose}
         style={styles.modal}
         contentContainerStyle={[
-          isWide ? styles.sheet : styles.page,
+          isWide ? (props.sight ? styles.wideSheet : styles.sheet) : styles.page,
           { backgroundColor: ink.card, borderColor: ink.ink },
         ]}
       >
@@ -89,6 +111,12 @@ const styles = StyleSheet.create({
   modal: { marginTop: 0, marginBottom: 0, justifyContent: 'center' },
   page: { flex: 1, width: '100%', height: '100%' },
   sheet: { width: 560, height: '86%', alignSelf: 'center', borderWidth: 1 },
+  wideSheet: { width: 1040, height: '92%', alignSelf: 'center', borderWidth: 1 },
+  parted: { flex: 1 },
+  beside: { flexDirection: 'row' },
+  sight: { borderBottomWidth: 1 },
+  sightWide: { flex: 1, borderRightWidth: 1 },
+  scroll: { flex: 1 },
   body: { flex: 1, outlineStyle: 'none' } as object,
   detailHead: {
     flexDirection: 'row',

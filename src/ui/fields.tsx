@@ -1,17 +1,17 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type TextInputProps } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
-import { formatLength, parseLength, type LengthUnit } from '@/core/measure';
-import type { Measure } from '@/core/project';
+import type { LengthUnit } from '@/core/measure';
 import type { Result } from '@/core/result';
 import { Icon } from './icons';
+import { usePad } from './Keypad';
 import { TOUCH } from './layout';
 import { useInk } from './theme';
 import { Words } from './Words';
 
-interface TextFieldProps extends Pick<
+export interface TextFieldProps extends Pick<
   TextInputProps,
-  'inputMode' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline'
+  'inputMode' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline' | 'numberOfLines'
 > {
   label: string;
   value: string;
@@ -19,29 +19,35 @@ interface TextFieldProps extends Pick<
   /** A sentence under the field, in red. */
   error?: string | null;
   help?: string | null;
+  /** A length in that unit: on a phone it is typed on our keypad. */
+  pad?: LengthUnit;
 }
 
 /** A line of text with its label, and under it what is wrong or what it comes to. */
-export const TextField = ({ label, value, onChange, error, help, ...rest }: TextFieldProps) => (
-  <View>
-    <TextInput
-      mode="outlined"
-      label={label}
-      aria-label={label}
-      accessibilityLabel={label}
-      value={value}
-      onChangeText={onChange}
-      error={!!error}
-      aria-invalid={!!error}
-      {...rest}
-    />
-    {error || help ? (
-      <HelperText type={error ? 'error' : 'info'} visible padding="none" style={styles.help}>
-        {error ?? help}
-      </HelperText>
-    ) : null}
-  </View>
-);
+export const TextField = ({ label, value, onChange, error, help, pad, ...rest }: TextFieldProps) => {
+  const keypad = usePad(pad, onChange);
+  return (
+    <View>
+      <TextInput
+        mode="outlined"
+        label={label}
+        aria-label={label}
+        accessibilityLabel={label}
+        value={value}
+        onChangeText={onChange}
+        error={!!error}
+        aria-invalid={!!error}
+        {...rest}
+        {...keypad}
+      />
+      {error || help ? (
+        <HelperText type={error ? 'error' : 'info'} visible padding="none" style={styles.help}>
+          {error ?? help}
+        </HelperText>
+      ) : null}
+    </View>
+  );
+};
 
 interface ReadFieldProps<T> extends Omit<TextFieldProps, 'value' | 'onChange' | 'error'> {
   /** The text for the value that holds; shown again when it changes from elsewhere. */
@@ -72,39 +78,6 @@ export const ReadField = <T,>({ text, read, onRead, ...rest }: ReadFieldProps<T>
       value={typed.text}
       onChange={change}
       error={result.ok ? null : (result.problems[0]?.sentence ?? '')}
-    />
-  );
-};
-
-interface LengthFieldProps extends Pick<TextFieldProps, 'label' | 'autoFocus' | 'onSubmitEditing'> {
-  value: Measure | null;
-  unit: LengthUnit;
-  onChange: (value: Measure | null) => void;
-  /** Whether blank is an answer, and nothing a length. */
-  blank?: string;
-  zero?: 'allowed';
-}
-
-/** A length in any form people write, read back in the project's unit. */
-export const LengthField = ({ value, unit, onChange, blank, zero, ...rest }: LengthFieldProps) => {
-  const read = (text: string): Result<Measure | null> => {
-    if (text.trim() === '' && blank !== undefined) return { ok: true, value: null };
-    const ticks = parseLength(text, unit);
-    if (!ticks.ok) return ticks;
-    if (ticks.value === 0 && zero !== 'allowed')
-      return {
-        ok: false,
-        problems: [{ code: 'length', place: '', sentence: 'It must be more than nothing.' }],
-      };
-    return { ok: true, value: { text: text.trim(), ticks: ticks.value } };
-  };
-  return (
-    <ReadField
-      {...rest}
-      text={value?.text ?? ''}
-      read={read}
-      onRead={onChange}
-      help={value ? formatLength(value.ticks, unit) : (blank ?? null)}
     />
   );
 };

@@ -7,4 +7,5 @@ export {
   PROJECT_VERSION,
   type ProjectFile,
 } from './projectFile';
+export { readPastedList, type PastedLine } from './pasteList';
 export { readQuickLine, type QuickReading, type QuickRole, type QuickToken } from './quickLine';

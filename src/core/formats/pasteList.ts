@@ -9,6 +9,8 @@ export interface PastedLine {
   /** Counted from 1. */
   line: number;
   text: string;
+  /** The heading that it stands under; null: none. */
+  under: string | null;
   reading: Result<QuickReading> | { heading: string };
 }
 
@@ -19,6 +21,7 @@ export interface PastedLine {
  */
 export const readPastedList = (text: string, unit: LengthUnit): PastedLine[] => {
   let section = '';
+  let under: string | null = null;
   return text.split(/\r\n|\r|\n/).flatMap((raw, index): PastedLine[] => {
     const line = index + 1;
     const clean = tidy(raw);
@@ -27,13 +30,16 @@ export const readPastedList = (text: string, unit: LengthUnit): PastedLine[] => 
     if (heading !== null) {
       const read = parseSection(heading, unit);
       section = read.ok ? read.value.name : '';
-      return read.ok ? [] : [{ line, text: raw.trim(), reading: { heading } }];
+      if (read.ok) return [];
+      under = heading;
+      return [{ line, text: raw.trim(), under, reading: { heading } }];
     }
     const several = listed(clean, unit);
     const entries = several ?? [clean];
     return entries.map((entry) => ({
       line,
       text: several ? entry : raw.trim(),
+      under,
       reading: readEntry(entry, section, unit),
     }));
   });

@@ -25,7 +25,7 @@ test('what helpers make has nothing to be looked at', () => {
 }); // prettier-ignore
 
 test('a count by eye: thirteen slats where fifteen are needed, and the gap is over its limit (common practice)', () => {
-  const project = withHelper('slats', { span: '80 1/2', slat: '1x4', largest: '2' });
+  const project = withHelper('slats', { span: '80 1/2', slat: '1x4', largest_gap: '2' });
   const slat = partOf(project, 'Slat');
   const byEye = after(project, {
     type: 'editPart',

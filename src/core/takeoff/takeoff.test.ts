@@ -59,13 +59,13 @@ describe('the arithmetic of the trade: common practice', () => {
     ['2', 15, 2],
     ['1 1/2', 17, 1.3125],
   ])('slats over 80 1/2 in, 3 1/2 in wide, gaps of at most %s in: %d with %d in', (largest, count, gap) => {
-    const { part, measure } = made('slats', { span: '80 1/2', slat: '1x4', largest });
+    const { part, measure } = made('slats', { span: '80 1/2', slat: '1x4', largest_gap: largest });
     expect(part('slat').count).toBe(count);
     expect(inches(measure('gap'))).toBe(gap);
   });
 
   test('a brace at 45 degrees: long edge is leg x sqrt 2 and its slant', () => {
-    const { part, option } = made('braces', { leg: '24', board: '2x4' });
+    const { part, option } = made('braces', { brace_leg: '24', board: '2x4' });
     expect(inches(part('brace').length)).toBeCloseTo(24 * Math.SQRT2 + 3.5, 3);
     expect(option.parts[0]?.ends).toBe('mitre 45');
   });
@@ -91,14 +91,14 @@ test('a brace from corner to corner fills its field exactly', () => {
 });
 
 test('steps are even and add up to the rise; the stringer is longer than the slope', () => {
-  const { measure, part } = made('steps', { rise: '28', largest: '7 3/4', tread: '11' });
+  const { measure, part } = made('steps', { rise: '28', largest_step: '7 3/4', tread: '11' });
   expect(measure('number')).toBe(4);
   expect(inches(measure('step'))).toBe(7);
   expect(inches(part('stringer').length)).toBeCloseTo(Math.hypot(28, 33) + 11.25, 3);
 });
 
 test('liner and fill are those of the inside', () => {
-  const { project } = made('raised-box', { length: '6ft', width: '3ft', sizes: 'inside', rows: '2', liner: 'yes', fill: 'yes', board: '2x6', span: '' });
+  const { project } = made('raised-box', { length: '6ft', width: '3ft', sizes: 'inside', rows: '2', liner: 'yes', fill: 'yes', board: '2x6', stake_spacing: '' });
   // Volume by definition: 6 x 3 x 11/12 cubic feet, 1.5 a bag. Walls: 18 x 11/12 square feet, 50 a roll.
   const count = (name: string) => resolve(project).parts.find((part) => part.name === name)?.count;
   expect(count('Bag of fill')).toBe(Math.ceil((6 * 3 * (11 / 12)) / 1.5));
@@ -112,7 +112,11 @@ describe('laws', () => {
   test('slats and gaps add up to the span, and no gap is larger than allowed', () => {
     fc.assert(
       fc.property(span, fc.integer({ min: 2, max: 64 }), ends, (length, gap, end) => {
-        const { sizes, helper, measure } = made('slats', { span: length, largest: `${gap / 16}`, ends: end });
+        const { sizes, helper, measure } = made('slats', {
+          span: length,
+          largest_gap: `${gap / 16}`,
+          ends: end,
+        });
         const [row] = helper.rows?.(sizes) ?? [];
         // The gap is kept in whole ticks: half a tick a gap is all that may be missing.
         expect(Math.abs((row?.total ?? 0) - (row?.span ?? 1))).toBeLessThanOrEqual(sizes.part('slat').count);
@@ -186,6 +190,6 @@ test('made anew, it keeps ids, names and what was added by hand, and takes the n
 
 test('answers that are missing or wrong are told, each at its place', () => {
   const helper = helperOf('slats');
-  const result = previewMade(helper!, { ...usualAnswers(helper!, 'in'), span: '', slat: '9x9', largest: 'wide' }, { project: emptyProject('p', 'Case', 'in', 'USD'), groupName: 'Slats', materials: [], newId: counter() });
-  expect(!result.ok && result.problems.map(({ place }) => place)).toEqual(['span', 'slat', 'largest']);
+  const result = previewMade(helper!, { ...usualAnswers(helper!, 'in'), span: '', slat: '9x9', largest_gap: 'wide' }, { project: emptyProject('p', 'Case', 'in', 'USD'), groupName: 'Slats', materials: [], newId: counter() });
+  expect(!result.ok && result.problems.map(({ place }) => place)).toEqual(['span', 'slat', 'largest_gap']);
 }); // prettier-ignore

@@ -1,12 +1,13 @@
 import { StyleSheet, View } from 'react-native';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
 import type { Layout, Plan } from '@/core/plan';
-import type { Project } from '@/core/project';
+import { partLetters, type Project } from '@/core/project';
 import { nameKey, woodTone } from '@/core/wood';
 import { Band, LayoutDrawing, useInk, Words } from '@/ui';
 
 /** Every board and sheet to scale with its cuts, by section and material; like ones once, with their count. */
 export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
+  const letters = partLetters(project);
   const groups = new Map<string, Layout[]>();
   for (const layout of plan.layouts) {
     const key = `${layout.kind}:${layout.section}:${nameKey(layout.material)}`;
@@ -29,6 +30,7 @@ export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
             layout={layout}
             longest={Math.max(...layouts.map(({ length }) => length))}
             unit={project.unit}
+            letters={letters}
           />
         ))}
       </View>
@@ -36,14 +38,24 @@ export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
   });
 };
 
-const Drawn = ({ layout, longest, unit }: { layout: Layout; longest: number; unit: LengthUnit }) => {
+const Drawn = ({
+  layout,
+  longest,
+  unit,
+  letters,
+}: {
+  layout: Layout;
+  longest: number;
+  unit: LengthUnit;
+  letters: Record<string, string>;
+}) => {
   const ink = useInk();
   const size =
     layout.kind === 'sheet'
       ? `${formatLength(layout.length, unit)} x ${formatLength(layout.width, unit)}`
       : formatStockLength(layout.length, unit);
   const from = 'owned' in layout.source ? 'bought' : layout.source.store;
-  const pieces = layout.pieces.map(({ part, outline }, index) => {
+  const pieces = layout.pieces.map(({ part, partId, outline }, index) => {
     const xs = outline.map(([x]) => x);
     const ys = outline.map(([, y]) => y);
     const along = formatLength(Math.max(...xs) - Math.min(...xs), unit);
@@ -51,7 +63,7 @@ const Drawn = ({ layout, longest, unit }: { layout: Layout; longest: number; uni
     return {
       key: `${index}`,
       outline,
-      name: part,
+      name: `${letters[partId] ?? ''} ${part}`.trim(),
       size: layout.kind === 'sheet' ? `${along} x ${across}` : along,
     };
   });

@@ -1,7 +1,9 @@
-import { chosenOption } from '@/core/project';
+import { parseCount } from '@/core/measure';
+import { chosenOption, emptyExtra, type Joint } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/data';
 import { Button, Choice, Detail, ReadField } from '@/ui';
+import type { Chosen } from './chosen';
 import { MaterialField } from './MaterialField';
 import { EXPOSURES } from './words';
 
@@ -10,10 +12,15 @@ export const GroupForm = ({
   open: { project, book, run, undo },
   groupId,
   onClose,
+  onChoose,
+  onHelper,
 }: {
   open: OpenProject;
   groupId: string;
   onClose: () => void;
+  onChoose: (chosen: Chosen) => void;
+  /** Opens the helper that made it; absent when it was made by hand. */
+  onHelper?: () => void;
 }) => {
   const group = project.groups.find(({ id }) => id === groupId);
   if (!group) return null;
@@ -27,6 +34,37 @@ export const GroupForm = ({
       : ok(name);
   };
   const count = chosenOption(group)?.parts.length ?? 0;
+  const cut = (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+  const fasten = () => {
+    const [first, second = first] = cut;
+    if (!first || !second) return;
+    const joint: Joint = {
+      id: newId(),
+      name: `${first.name} to ${second.name.toLowerCase()}`,
+      how: 'through',
+      first: first.id,
+      second: second.id,
+      through: 'thickness',
+      into: 'thickness',
+      quantity: 4,
+      each: 2,
+      item: '',
+    };
+    run({ type: 'addJoint', groupId, joint });
+    onChoose({ kind: 'joint', id: joint.id });
+  };
+  const cover = () => {
+    const extra = {
+      ...emptyExtra(newId()),
+      name: 'Finish',
+      rule: 'finish' as const,
+      groupId,
+      covers: project.unit === 'in' ? '60 ft2' : '5 m2',
+      coats: 2,
+    };
+    run({ type: 'addExtra', extra });
+    onChoose({ kind: 'extra', id: extra.id });
+  };
   const remove = () => {
     run({ type: 'removeGroup', groupId });
     onClose();
@@ -56,6 +94,18 @@ export const GroupForm = ({
         read={readName}
         onRead={(name) => run({ type: 'editGroup', groupId, fields: { name } })}
       />
+      {onHelper ? (
+        <Button mode="outlined" onPress={onHelper}>
+          Change its measures
+        </Button>
+      ) : null}
+      <ReadField
+        label="How many of it one project has"
+        inputMode="numeric"
+        text={String(group.copies ?? 1)}
+        read={parseCount}
+        onRead={(copies) => run({ type: 'editGroup', groupId, fields: { copies: Math.min(copies, 10_000) } })}
+      />
       <Choice
         label="Where it stands"
         value={group.exposure}
@@ -70,6 +120,14 @@ export const GroupForm = ({
         blank="Blank: any. A part can have its own."
         onChange={(materials) => run({ type: 'editGroup', groupId, fields: { materials } })}
       />
+      {cut.length > 0 ? (
+        <Button mode="outlined" icon="add" onPress={fasten}>
+          Fasten parts
+        </Button>
+      ) : null}
+      <Button mode="outlined" icon="add" onPress={cover}>
+        Add finish, glue, liner or fill
+      </Button>
     </Detail>
   );
 };

@@ -15,9 +15,13 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { formatMoney, type Minor } from '@/core/measure';
-import { chosenOption, type Group, type Part } from '@/core/project';
+import { chosenOption, partLetters, type Group, type Part } from '@/core/project';
+import type { Check } from '@/core/takeoff';
 import type { OpenProject } from '@/data';
 import { Band, Icon, Row, TOUCH, useInk, Words } from '@/ui';
+import { CheckWords } from './CheckWords';
+import { GroupHardware } from './GroupHardware';
+import { measuredWords } from './MeasuredFields';
 import type { Chosen } from './chosen';
 import { groupWords, partWords } from './words';
 
@@ -25,6 +29,7 @@ interface Props {
   open: OpenProject;
   /** What each part uses up, by id. */
   costs: Record<string, Minor>;
+  checks: Check[];
   chosen: Chosen;
   onChoose: (chosen: Chosen) => void;
 }
@@ -32,7 +37,8 @@ interface Props {
 const partsOf = (group: Group): Part[] => chosenOption(group)?.parts ?? [];
 
 /** The parts by group, in an order that is changed by dragging, within a group and between groups. */
-export const GroupList = ({ open: { project, run }, costs, chosen, onChoose }: Props) => {
+export const GroupList = ({ open: { project, run }, costs, checks, chosen, onChoose }: Props) => {
+  const letters = partLetters(project);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -64,7 +70,13 @@ export const GroupList = ({ open: { project, run }, costs, chosen, onChoose }: P
     >
       {project.groups.map((group) => {
         const parts = partsOf(group);
-        const sum = parts.reduce((total, { id }) => total + (costs[id] ?? 0), 0);
+        const ids = [
+          ...parts,
+          ...(chosenOption(group)?.joints ?? []),
+          ...project.extras.filter(({ groupId }) => groupId === group.id),
+        ].map(({ id }) => id);
+        const sum = ids.reduce((total, id) => total + (costs[id] ?? 0), 0);
+        const own = checks.filter(({ id }) => id === group.id);
         return (
           <View key={group.id} role="group" aria-label={group.name} style={styles.group}>
             <Band
@@ -80,7 +92,10 @@ export const GroupList = ({ open: { project, run }, costs, chosen, onChoose }: P
                 <PartRow
                   key={part.id}
                   part={part}
+                  letter={letters[part.id] ?? ''}
                   words={partWords(part, project.unit)}
+                  measured={measuredWords(part, project)}
+                  checks={checks.filter(({ id }) => id === part.id)}
                   cost={
                     costs[part.id] === undefined ? null : formatMoney(costs[part.id] ?? 0, project.currency)
                   }
@@ -89,6 +104,19 @@ export const GroupList = ({ open: { project, run }, costs, chosen, onChoose }: P
                 />
               ))}
             </SortableContext>
+            <GroupHardware
+              project={project}
+              group={group}
+              costs={costs}
+              checks={checks}
+              chosen={chosen}
+              onChoose={onChoose}
+            />
+            {own.length > 0 ? (
+              <Row style={styles.own}>
+                <CheckWords checks={own} />
+              </Row>
+            ) : null}
             {parts.length === 0 ? (
               <Row style={styles.nothing}>
                 <Words tone="soft">Nothing in it yet. Add a part in the line above.</Words>
@@ -103,13 +131,16 @@ export const GroupList = ({ open: { project, run }, costs, chosen, onChoose }: P
 
 interface RowProps {
   part: Part;
+  letter: string;
+  measured: string;
+  checks: Check[];
   words: string;
   cost: string | null;
   isChosen: boolean;
   onChoose: () => void;
 }
 
-const PartRow = ({ part, words, cost, isChosen, onChoose }: RowProps) => {
+const PartRow = ({ part, letter, words, measured, checks, cost, isChosen, onChoose }: RowProps) => {
   const ink = useInk();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
     id: part.id,
@@ -139,10 +170,15 @@ const PartRow = ({ part, words, cost, isChosen, onChoose }: RowProps) => {
             {part.quantity} ×
           </Words>
           <View style={styles.middle}>
-            <Words numberOfLines={1}>{part.name}</Words>
+            <Words numberOfLines={1}>
+              {letter === '' ? '' : `${letter} `}
+              {part.name}
+            </Words>
             <Words size="small" tone="soft">
               {words}
             </Words>
+            {measured ? <Words size="small">{measured}</Words> : null}
+            <CheckWords checks={checks} />
           </View>
           {cost ? <Words size="strong">{cost}</Words> : null}
         </View>
@@ -168,4 +204,5 @@ const styles = StyleSheet.create({
   quantity: { minWidth: 40 },
   middle: { flex: 1 },
   nothing: { padding: 16 },
+  own: { paddingHorizontal: 16, paddingVertical: 6 },
 });

@@ -1,13 +1,22 @@
 import { View } from 'react-native';
-import { formatLength, parseAngle, parseCount } from '@/core/measure';
-import { parseEnds, parseSection, parseThickness, thicknessName, writeEnds, type Ends } from '@/core/wood';
-import { resolve, type Group, type Kind, type Part } from '@/core/project';
+import {
+  identifier,
+  partLetters,
+  resolve,
+  type Group,
+  type Kind,
+  type Part,
+  type Shows,
+} from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, KINDS, LengthField, ReadField, Words } from '@/ui';
+import { Button, Choice, Detail, KINDS, ReadField, Words } from '@/ui';
 import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
+import { MeasuredFields } from './MeasuredFields';
 import { freeName } from './QuickLine';
+import { countReader } from './reading';
+import { SizeFields, withFormula } from './SizeFields';
 
 interface Props {
   open: OpenProject;
@@ -16,11 +25,10 @@ interface Props {
   onChoose: (chosen: Chosen) => void;
 }
 
-const SHAPES: { value: Ends['shape']; label: string }[] = [
-  { value: 'square', label: 'Square' },
-  { value: 'mitre', label: 'Both inward' },
-  { value: 'parallel', label: 'Both the same way' },
-  { value: 'one', label: 'One slanted' },
+const SHOWN: { value: Shows; label: string }[] = [
+  { value: 'all', label: 'All round' },
+  { value: 'front', label: 'One face and edges' },
+  { value: 'none', label: 'Nothing' },
 ];
 
 const anything = (text: string): Result<string> => ok(text);
@@ -42,6 +50,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
   const part = siblings.find(({ id }) => id === partId);
   if (!home || !part) return null;
   const edit = (fields: Partial<Omit<Part, 'id'>>) => run({ type: 'editPart', partId, fields });
+  const letter = partLetters(project)[part.id];
   const problem = resolve(project).problems.find((found) => found.partId === partId);
   const readName = (text: string): Result<string> =>
     siblings.some(({ id, name }) => id !== partId && name === text.trim())
@@ -61,6 +70,22 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
     run({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: copy.id });
   };
+  /** Its mirror image: as many, as long, whatever becomes of the first. */
+  const mirror = () => {
+    const own = identifier(part.name);
+    const image: Part = {
+      ...part,
+      id: newId(),
+      name: freeName(project, home.id, mirroredName(part.name)),
+      role: undefined,
+      mirrorOf: part.id,
+      formulas: { ...withFormula(part, 'quantity', `${own}.count`) },
+      length: part.length && { text: `${own}.length`, ticks: part.length.ticks },
+      width: part.width && { text: `${own}.width`, ticks: part.width.ticks },
+    };
+    run({ type: 'addPart', groupId: home.id, part: image, index: siblings.indexOf(part) + 1 });
+    onChoose({ kind: 'part', id: image.id });
+  };
   const remove = () => {
     run({ type: 'removePart', partId });
     onClose();
@@ -68,7 +93,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
   };
   return (
     <Detail
-      title={part.name}
+      title={letter ? `${letter} · ${part.name}` : part.name}
       onClose={onClose}
       foot={
         <>
@@ -78,6 +103,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
           <Button icon="copy" onPress={duplicate}>
             Duplicate
           </Button>
+          {part.kind === 'hardware' ? null : <Button onPress={mirror}>Mirror</Button>}
           <Button mode="contained" onPress={onClose}>
             Done
           </Button>
@@ -87,10 +113,12 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       <ReadField label="Name" text={part.name} read={readName} onRead={(name) => edit({ name })} />
       <ReadField
         label="How many"
-        inputMode="numeric"
-        text={String(part.quantity)}
-        read={parseCount}
-        onRead={(quantity) => edit({ quantity })}
+        text={part.formulas?.quantity ?? String(part.quantity)}
+        read={countReader(project, home.id, part.formulas?.quantity === undefined ? 1 : 0)}
+        onRead={({ value, formula }) =>
+          edit({ quantity: value, formulas: withFormula(part, 'quantity', formula) })
+        }
+        help={part.formulas?.quantity === undefined ? null : `= ${part.quantity}`}
       />
       <Choice
         label="Cut from"
@@ -108,7 +136,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
         />
       ) : (
         <>
-          <SizeFields part={part} open={open} edit={edit} />
+          <SizeFields part={part} project={project} groupId={home.id} edit={edit} />
           <MaterialField
             label="Materials, the best liked first"
             materials={part.materials}
@@ -118,6 +146,13 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
               home.materials.length > 0 ? `Blank: as the group, ${home.materials.join(' or ')}` : 'Blank: any'
             }
             onChange={(materials) => edit({ materials })}
+          />
+          <MeasuredFields part={part} project={project} groupId={home.id} edit={edit} />
+          <Choice
+            label="What shows of it"
+            value={part.shows ?? 'all'}
+            options={SHOWN}
+            onChange={(shows) => edit({ shows })}
           />
         </>
       )}
@@ -146,6 +181,14 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
   );
 };
 
+/** `Left arm` and `right arm`; for others, `Arm, mirrored`. */
+const mirroredName = (name: string): string => {
+  const [, hand, rest = ''] = /^(left|right)\b(.*)$/i.exec(name) ?? [];
+  if (hand === undefined) return `${name}, mirrored`;
+  const other = hand.toLowerCase() === 'left' ? 'right' : 'left';
+  return `${/^[A-Z]/.test(hand) ? other.charAt(0).toUpperCase() + other.slice(1) : other}${rest}`;
+};
+
 /** What a change of kind takes along: fields that mean nothing for the new kind are blank again. */
 const kindFields = (kind: Kind): Partial<Part> => ({
   kind,
@@ -154,106 +197,3 @@ const kindFields = (kind: Kind): Partial<Part> => ({
   ...(kind === 'sheet' ? {} : { width: null, grain: 'any' as const }),
   ...(kind === 'hardware' ? { length: null } : {}),
 });
-
-const SizeFields = ({
-  part,
-  open: { project },
-  edit,
-}: {
-  part: Part;
-  open: OpenProject;
-  edit: (fields: Partial<Omit<Part, 'id'>>) => void;
-}) => {
-  const { unit } = project;
-  return (
-    <>
-      {part.kind === 'board' ? (
-        <ReadField
-          label="Section"
-          text={part.section}
-          read={(text) => parseSection(text, unit)}
-          onRead={({ name }) => edit({ section: name })}
-        />
-      ) : (
-        <ReadField
-          label="Thickness"
-          text={part.section}
-          read={(text) => parseThickness(text, unit)}
-          onRead={(ticks) => edit({ section: thicknessName(ticks) })}
-        />
-      )}
-      <LengthField
-        label={part.kind === 'sheet' ? 'Length, along the grain' : 'Length, along the longest edge'}
-        value={part.length}
-        unit={unit}
-        onChange={(length) => edit({ length })}
-      />
-      {part.kind === 'sheet' ? (
-        <>
-          <LengthField label="Width" value={part.width} unit={unit} onChange={(width) => edit({ width })} />
-          <Choice
-            label="Grain"
-            value={part.grain}
-            options={[
-              { value: 'any', label: 'May be turned' },
-              { value: 'length', label: 'Along the length' },
-            ]}
-            onChange={(grain) => edit({ grain })}
-          />
-        </>
-      ) : (
-        <EndsFields text={part.ends} onChange={(ends) => edit({ ends })} />
-      )}
-      <LengthField
-        label="May come out short by"
-        value={part.shortOk}
-        unit={unit}
-        zero="allowed"
-        blank={`Blank: as the project, ${formatLength(project.settings.shortOk.ticks, unit)}`}
-        onChange={(shortOk) => edit({ shortOk })}
-      />
-    </>
-  );
-};
-
-const EndsFields = ({ text, onChange }: { text: string; onChange: (ends: string) => void }) => {
-  const read = parseEnds(text);
-  const ends: Ends = read.ok ? read.value : { shape: 'square' };
-  const shaped = (shape: Ends['shape']): Ends =>
-    shape === 'square'
-      ? { shape }
-      : {
-          shape,
-          angle: ends.shape === 'square' ? 45 : ends.angle,
-          across: ends.shape === 'square' ? 'face' : ends.across,
-        };
-  return (
-    <>
-      <Choice
-        label="Ends"
-        value={ends.shape}
-        options={SHAPES}
-        onChange={(shape) => onChange(writeEnds(shaped(shape)))}
-      />
-      {ends.shape === 'square' ? null : (
-        <>
-          <ReadField
-            label="Degrees off square"
-            text={String(ends.angle)}
-            read={parseAngle}
-            onRead={(angle) => onChange(writeEnds({ ...ends, angle }))}
-          />
-          <Choice
-            label="Slanted across"
-            value={ends.across}
-            options={[
-              { value: 'face', label: 'The face' },
-              { value: 'edge', label: 'The thickness' },
-            ]}
-            onChange={(across) => onChange(writeEnds({ ...ends, across }))}
-          />
-        </>
-      )}
-    </>
-  );
-};

@@ -1,17 +1,28 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
-import { emptyGroup } from '@/core/project';
+import { formatArea, formatMoney, formatWeight } from '@/core/measure';
+import { planInput } from '@/core/plan';
+import { needsOf } from '@/core/prices';
+import { emptyExtra, emptyGroup, resolve, type ResolvedPart } from '@/core/project';
+import { checksOf, helperOf, weightsOf, type Helper } from '@/core/takeoff';
 import { newId, useProject, type OpenProject } from '@/data';
 import { shownPlan, usePlan } from '@/planning';
-import { Button, Columns, useIsWide, Words } from '@/ui';
+import { Band, Button, Columns, useIsWide, Words } from '@/ui';
+import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
+import { GroupHardware } from './GroupHardware';
 import { GroupList } from './GroupList';
+import { HelperForm, HelperList, helperOfGroup } from './HelperSheet';
+import { JointForm } from './JointForm';
+import { MeasureForm } from './MeasureForm';
+import { MeasuresBand } from './MeasuresBand';
 import { PartForm } from './PartForm';
+import { PasteSheet } from './PasteSheet';
 import { QuickLine } from './QuickLine';
-import type { Chosen } from './chosen';
+import type { Chosen, Opened } from './chosen';
 
-/** What a project is made of: the quick line, and the parts by group. */
+/** What a project is made of: what is being built, its measures, and the parts by group. */
 export const PartsPlace = ({ id }: { id: string }) => {
   const open = useProject(id);
   return open ? <Parts open={open} /> : null;
@@ -23,7 +34,9 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const plan = shownPlan(usePlan(project, book).plan);
   const [chosen, setChosen] = useState<Chosen>(null);
   const [groupId, setGroupId] = useState<string | null>(null);
-  const close = () => setChosen(null);
+  const [opened, setOpened] = useState<Opened>(null);
+  const costs = useMemo(() => (plan ? inThePiece(project, plan) : {}), [project, plan]);
+  const checks = useMemo(() => checksOf(project, longestSold(open)), [project, open]);
   const addGroup = () => {
     const names = new Set(project.groups.map(({ name }) => name));
     let number = project.groups.length + 1;
@@ -33,37 +46,164 @@ const Parts = ({ open }: { open: OpenProject }) => {
     setGroupId(group.id);
     setChosen({ kind: 'group', id: group.id });
   };
-  const form =
-    chosen?.kind === 'part' ? (
-      <PartForm key={chosen.id} open={open} partId={chosen.id} onClose={close} onChoose={setChosen} />
-    ) : chosen?.kind === 'group' ? (
-      <GroupForm key={chosen.id} open={open} groupId={chosen.id} onClose={close} />
-    ) : null;
+  const addExtra = () => {
+    const covers = project.unit === 'in' ? '60 ft2' : '5 m2';
+    const extra = { ...emptyExtra(newId()), name: 'Finish', rule: 'finish' as const, coats: 2, covers };
+    run({ type: 'addExtra', extra });
+    setChosen({ kind: 'extra', id: extra.id });
+  };
+  const form = (
+    <ChosenForm open={open} chosen={chosen} onChoose={setChosen} onHelper={(id) => setOpened({ kind: 'helper', groupId: id })} />
+  );
+  const hasForAll = project.extras.some(({ groupId: of }) => of === null);
   return (
-    <Columns detail={form}>
+    <Columns detail={chosen ? form : null}>
       <QuickLine open={open} groupId={groupId} setGroupId={setGroupId} />
-      <GroupList
-        open={open}
-        costs={plan ? inThePiece(project, plan) : {}}
-        chosen={chosen}
-        onChoose={setChosen}
-      />
-      <View style={styles.after}>
-        <Button mode="outlined" icon="add" onPress={addGroup}>
-          Add a group
+      <View style={styles.ways}>
+        <Button mode="outlined" icon="add" onPress={() => setOpened({ kind: 'helpers' })}>
+          Build from measures
         </Button>
-        {plan ? (
-          <Words size="small" tone="soft">
-            Beside each part: what it uses up of what is bought for it, with tax. Whole boards and boxes are
-            under Buy.
-          </Words>
-        ) : null}
+        <Button mode="outlined" onPress={() => setOpened({ kind: 'paste' })}>
+          Paste a list
+        </Button>
       </View>
-      {isWide ? null : form}
+      <MeasuresBand open={open} onChoose={setChosen} />
+      <GroupList open={open} costs={costs} checks={checks} chosen={chosen} onChoose={setChosen} />
+      {hasForAll ? (
+        <View role="group" aria-label="For the whole project" style={styles.forAll}>
+          <Band title="For the whole project" />
+          <GroupHardware project={project} group={null} costs={costs} checks={checks} chosen={chosen} onChoose={setChosen} />
+        </View>
+      ) : null}
+      <View style={styles.after}>
+        <View style={styles.buttons}>
+          <Button mode="outlined" icon="add" onPress={addGroup}>
+            Add a group
+          </Button>
+          <Button mode="outlined" icon="add" onPress={addExtra}>
+            Add a finish
+          </Button>
+        </View>
+        <Facts open={open} costs={costs} />
+      </View>
+      {isWide || !chosen ? null : form}
+      <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />
     </Columns>
   );
+}; // prettier-ignore
+
+/** What is chosen, to be changed. */
+const ChosenForm = ({
+  open,
+  chosen,
+  onChoose,
+  onHelper,
+}: {
+  open: OpenProject;
+  chosen: Chosen;
+  onChoose: (chosen: Chosen) => void;
+  onHelper: (groupId: string) => void;
+}) => {
+  if (!chosen) return null;
+  const { kind, id } = chosen;
+  const shared = { open, onClose: () => onChoose(null) };
+  switch (kind) {
+    case 'part':
+      return <PartForm key={id} {...shared} partId={id} onChoose={onChoose} />;
+    case 'group':
+      return (
+        <GroupForm
+          key={id}
+          {...shared}
+          groupId={id}
+          onChoose={onChoose}
+          onHelper={helperOfGroup(open, id) ? () => onHelper(id) : undefined}
+        />
+      );
+    case 'measure':
+      return <MeasureForm key={id} {...shared} variableId={id} />;
+    case 'joint':
+      return <JointForm key={id} {...shared} jointId={id} />;
+    case 'extra':
+      return <ExtraForm key={id} {...shared} extraId={id} />;
+  }
 };
 
+/** What lies over the list: helpers, or a list to paste. */
+const OpenedSheet = ({
+  open,
+  opened,
+  setOpened,
+  groupId,
+}: {
+  open: OpenProject;
+  opened: Opened;
+  setOpened: (opened: Opened) => void;
+  groupId: string | null;
+}) => {
+  const [picked, setPicked] = useState<Helper | null>(null);
+  const close = () => {
+    setPicked(null);
+    setOpened(null);
+  };
+  if (!opened) return null;
+  if (opened.kind === 'paste') return <PasteSheet open={open} groupId={groupId} onClose={close} />;
+  if (opened.kind === 'helper') {
+    const helper = helperOf(helperOfGroup(open, opened.groupId)?.id ?? '');
+    return helper ? <HelperForm open={open} helper={helper} groupId={opened.groupId} onClose={close} /> : null;
+  }
+  return picked ? (
+    <HelperForm key={picked.id} open={open} helper={picked} onClose={close} />
+  ) : (
+    <HelperList onPick={setPicked} onClose={close} />
+  );
+}; // prettier-ignore
+
+/** What it all weighs and has for a surface, and what the sums beside the parts are. */
+const Facts = ({ open: { project }, costs }: { open: OpenProject; costs: Record<string, number> }) => {
+  const { all, heaviest, surface } = weightsOf(project);
+  const spares = Object.entries(costs).filter(([id]) => id.startsWith('spare:')).reduce((sum, [, cost]) => sum + cost, 0);
+  const spareCount = resolve(project).parts.filter(({ id }) => id.startsWith('spare:')).reduce((sum, { count }) => sum + count, 0);
+  return (
+    <>
+      {all > 0 ? (
+        <Words size="small" tone="soft">
+          The wood weighs about {formatWeight(all, project.unit)}
+          {heaviest ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}` : ''}. All faces:{' '}
+          {formatArea(surface, project.unit)}. By rule of thumb, at 12 % moisture: new treated wood is heavier.
+        </Words>
+      ) : null}
+      {spareCount > 0 ? (
+        <Words size="small" tone="soft">
+          Fasteners: {spareCount} spare{spares > 0 ? `, ${formatMoney(spares, project.currency)}` : ''}, on top of those above.
+        </Words>
+      ) : null}
+      {Object.keys(costs).length > 0 ? (
+        <Words size="small" tone="soft">
+          Beside each part: what it uses up of what is bought for it, with tax. Whole boards and boxes are under Buy.
+        </Words>
+      ) : null}
+    </>
+  );
+}; // prettier-ignore
+
+/** The longest board on sale or owned for a part; null where none has a price. */
+const longestSold = ({ project, book }: OpenProject) => {
+  const { offers, owned } = planInput(project, book);
+  const needs = needsOf(resolve(project).parts, offers);
+  return (part: ResolvedPart): number | null => {
+    const sold = needs.find(({ parts }) => parts.includes(part))?.offers ?? [];
+    const lengths = [
+      ...sold,
+      ...owned.filter(({ kind, thickness, width }) => kind === 'board' && thickness === part.thickness && width === part.width),
+    ].map(({ length }) => length);
+    return lengths.length > 0 ? Math.max(...lengths) : null;
+  };
+}; // prettier-ignore
+
 const styles = StyleSheet.create({
+  ways: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingHorizontal: 16, paddingBottom: 10 },
+  forAll: { marginTop: 8 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
   after: { padding: 16, gap: 12, alignItems: 'flex-start' },
 });

@@ -1,2 +1,8 @@
 /** What is open for editing beside the list. */
-export type Chosen = { kind: 'part' | 'group'; id: string } | null;
+export type Chosen = {
+  kind: 'part' | 'group' | 'measure' | 'joint' | 'extra';
+  id: string;
+} | null;
+
+/** What is open over the list. */
+export type Opened = { kind: 'helpers' } | { kind: 'helper'; groupId: string } | { kind: 'paste' } | null;

@@ -39,5 +39,9 @@ export const readBack = (part: Omit<Part, 'id'>, unit: LengthUnit, group: string
 /** What a group is made of and where it stands. */
 export const groupWords = (group: Group): string => {
   const exposure = EXPOSURES.find(({ value }) => value === group.exposure)?.label.toLowerCase() ?? '';
-  return [...(group.materials.length > 0 ? [group.materials.join(' or ')] : []), exposure].join(' · ');
+  return [
+    ...(group.copies && group.copies > 1 ? [`${group.copies} of these`] : []),
+    ...(group.materials.length > 0 ? [group.materials.join(' or ')] : []),
+    exposure,
+  ].join(' · ');
 };

@@ -5,7 +5,7 @@ import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react
 import { useFonts } from 'expo-font';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { notify, useNotice, useOtherTabs, useSettings } from '@/data';
-import { darkTheme, lightTheme, paperIcon } from '@/ui';
+import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon } from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
@@ -40,12 +40,15 @@ const Themed = ({ children }: { children: ReactNode }) => {
   }, [isDark, theme]);
   const settingsOfPaper = useMemo(() => ({ icon: paperIcon, rippleEffectEnabled: true }), []);
   return (
-    <PaperProvider theme={theme} settings={settingsOfPaper}>
-      <View style={{ flex: 1, backgroundColor: theme.ink.paper }}>
-        <Frame>{children}</Frame>
-      </View>
-      <Notices />
-    </PaperProvider>
+    <PadProvider>
+      <PaperProvider theme={theme} settings={settingsOfPaper}>
+        <View style={{ flex: 1, backgroundColor: theme.ink.paper }}>
+          <Frame>{children}</Frame>
+        </View>
+        <Notices />
+        <PadKeys />
+      </PaperProvider>
+    </PadProvider>
   );
 };
 

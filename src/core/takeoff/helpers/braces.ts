@@ -27,17 +27,17 @@ export const braces: Helper = {
       ['cross', 'Crossed'],
     ]),
     section('board', 'Braces', '2x4', '45x95mm'),
-    length('leg', 'From the corner, along each side', '24', '600', { when: { key: 'form', is: 'corner' } }),
+    length('brace_leg', 'From the corner, along each side', '24', '600', { when: { key: 'form', is: 'corner' } }),
     length('run', 'Clear between the posts', '36', '900', { when: { key: 'form', is: 'field|cross' } }),
     length('rise', 'Height of the field', '24', '600', { when: { key: 'form', is: 'field|cross' }, help: 'Lower than wide, or nearly: steeper than 60° no saw is set.' }),
-    count('fields', 'How many corners or fields', '2'),
+    count('braces', 'How many corners or fields', '2'),
   ],
   make: ({ measure, text }) => {
     const form = text('form');
     if (form === 'corner')
       return {
         parts: [
-          { name: 'Brace', quantity: measure('fields'), section: text('board'), length: CORNER.length(measure('leg')), ends: 'mitre 45' },
+          { name: 'Brace', quantity: measure('braces'), section: text('board'), length: CORNER.length(measure('brace_leg')), ends: 'mitre 45' },
         ],
         joints: [{ how: 'through', first: 'brace', second: 'brace', into: 'width', quantity: '2 * brace.count' }],
       };
@@ -45,7 +45,7 @@ export const braces: Helper = {
       parts: [
         {
           name: 'Brace',
-          quantity: form === 'cross' ? `2 * ${measure('fields')}` : measure('fields'),
+          quantity: form === 'cross' ? `2 * ${measure('braces')}` : measure('braces'),
           section: text('board'),
           length: `${measure('run')} / cos(${measure('slope')})`,
           ends: 'parallel 30',
@@ -54,7 +54,7 @@ export const braces: Helper = {
       ],
       joints: [
         { how: 'through', first: 'brace', second: 'brace', into: 'width', quantity: '2 * brace.count' },
-        ...(form === 'cross' ? ([{ how: 'bolt', first: 'brace', second: 'brace', quantity: measure('fields'), each: 1 }] as const) : []),
+        ...(form === 'cross' ? ([{ how: 'bolt', first: 'brace', second: 'brace', quantity: measure('braces'), each: 1 }] as const) : []),
       ],
       follows: [{ key: 'slope', formula: slopeOf(measure('run'), measure('rise'), 'brace.width'), kind: 'number' }],
     };
@@ -62,7 +62,7 @@ export const braces: Helper = {
   draw: ({ measure, text, part }) => {
     const { width } = part('brace');
     if (text('form') === 'corner') {
-      const leg = measure('leg');
+      const leg = measure('brace_leg');
       const half = (width * Math.SQRT2) / 2;
       const all = leg + half + width;
       return [
@@ -95,7 +95,7 @@ export const braces: Helper = {
   notes: ({ measure, text, part }, say) => {
     const long = `Each is ${say(part('brace').length)} along its long edge`;
     if (text('form') === 'corner')
-      return [`${long}, 45° at both ends.`, `Mark ${say(measure('leg'))} from the corner on both sides: its middle line meets them there.`];
+      return [`${long}, 45° at both ends.`, `Mark ${say(measure('brace_leg'))} from the corner on both sides: its middle line meets them there.`];
     const angle = Number(measure('slope').toFixed(1));
     return [
       `${long}, both ends ${angle}° the same way.`,

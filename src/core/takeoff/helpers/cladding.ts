@@ -20,8 +20,8 @@ export const cladding: Helper = {
     ]),
     length('gap', 'Gap between them', '1/8', '5', { when: { key: 'meet', is: 'gap' } }),
     length('lap', 'Each laps the one before by', '1', '25', { when: { key: 'meet', is: 'lap' } }),
-    length('spacing', 'Battens at most this far apart', '24', '600', { blank: 'none', help: 'Blank: there is something to fasten to.' }),
-    section('batten', 'Battens', '1x2', '20x45mm', { when: { key: 'spacing', is: 'any' } }),
+    length('batten_spacing', 'Battens at most this far apart', '24', '600', { blank: 'none', help: 'Blank: there is something to fasten to.' }),
+    section('batten', 'Battens', '1x2', '20x45mm', { when: { key: 'batten_spacing', is: 'any' } }),
   ],
   make: ({ measure, text, has }) => {
     const isUpright = text('run') === 'upright';
@@ -38,11 +38,11 @@ export const cladding: Helper = {
           shows: 'front',
           note: `Rip the last one to ${measure('last_width')}: see Measures.`,
         },
-        ...(has('spacing')
-          ? [{ name: 'Batten', quantity: `ceil(${along_} / ${measure('spacing')}) + 1`, section: text('batten'), length: across, shows: 'none' as const }]
+        ...(has('batten_spacing')
+          ? [{ name: 'Batten', quantity: `ceil(${along_} / ${measure('batten_spacing')}) + 1`, section: text('batten'), length: across, shows: 'none' as const }]
           : []),
       ],
-      joints: has('spacing')
+      joints: has('batten_spacing')
         ? [{ how: 'through', first: 'cladding_board', second: 'batten', quantity: 'cladding_board.count * batten.count' }]
         : [],
       follows: [

@@ -27,7 +27,7 @@ export const frame: Helper = {
       ['butt', 'Butted'],
       ['mitre', 'Mitred'],
     ]),
-    length('spacing', 'Stiffeners at most this far apart', '24', '600', {
+    length('stiffener_spacing', 'Stiffeners at most this far apart', '24', '600', {
       blank: 'none',
       help: 'Centre to centre. Blank: none.',
     }),
@@ -40,7 +40,7 @@ export const frame: Helper = {
     const board = text('board');
     const stiffener = {
       name: 'Stiffener',
-      quantity: between(`(${measure('length')} - ${side})`, measure('spacing')),
+      quantity: between(`(${measure('length')} - ${side})`, measure('stiffener_spacing')),
       section: board,
       length: inside,
     };
@@ -54,11 +54,11 @@ export const frame: Helper = {
           length: isMitred ? measure('width') : inside,
           ends,
         },
-        ...(has('spacing') ? [stiffener] : []),
+        ...(has('stiffener_spacing') ? [stiffener] : []),
       ],
       joints: [
         corner(text('stand'), 'short_side', isMitred ? 'thickness' : 'end', '4'),
-        ...(has('spacing') ? [corner(text('stand'), 'stiffener', 'end', '2 * stiffener.count')] : []),
+        ...(has('stiffener_spacing') ? [corner(text('stand'), 'stiffener', 'end', '2 * stiffener.count')] : []),
       ],
     };
   },

@@ -18,7 +18,7 @@ export const legs: Helper = {
       ['none', 'None'],
       ['long', 'Along'],
     ]),
-    length('low', 'Low rails at this height', '8', '200', {
+    length('low_rails_at', 'Low rails at this height', '8', '200', {
       blank: 'none',
       help: 'To their lower edge: for a shelf or against racking. Blank: none.',
     }),
@@ -52,7 +52,7 @@ export const legs: Helper = {
         { name: 'Long apron', quantity: '2', section: apron, length: `${outside('length')} - 2 * leg.width` },
         { name: 'Short apron', quantity: '2', section: apron, length: `${outside('depth')} - 2 * leg.thickness` },
         ...(text('middle') === 'long' ? [middle] : []),
-        ...(has('low') ? rails : []),
+        ...(has('low_rails_at') ? rails : []),
       ],
       joints: [
         { how: 'pocket', first: 'long_apron', second: 'leg', into: 'width', quantity: '4' },
@@ -60,7 +60,7 @@ export const legs: Helper = {
         ...(text('middle') === 'long'
           ? ([{ how: 'through', first: 'short_apron', second: 'middle_rail', into: 'end', quantity: '2' }] as const)
           : []),
-        ...(has('low')
+        ...(has('low_rails_at')
           ? ([
               { how: 'pocket', first: 'long_low_rail', second: 'leg', into: 'width', quantity: '4' },
               { how: 'pocket', first: 'short_low_rail', second: 'leg', quantity: '4' },
@@ -71,7 +71,7 @@ export const legs: Helper = {
   },
   draw: ({ measure, part }) => {
     const [long, deep, high, top] = [measure('length'), measure('depth'), measure('height'), measure('top')];
-    const [over, back, low] = [measure('overhang'), measure('setback'), measure('low')];
+    const [over, back, low] = [measure('overhang'), measure('setback'), measure('low_rails_at')];
     const [leg, apron] = [part('leg'), part('long_apron')];
     const right = long - over - leg.width;
     const far = deep - over - leg.thickness;

@@ -19,7 +19,7 @@ export const platform: Helper = {
     ], { help: 'Wide ones want it: read the warranty.' }),
     section('ledger', 'Ledgers that the slats lie on', '2x2', '45x45mm'),
     section('slat', 'Slats', '1x4', '20x95mm'),
-    length('largest', 'Gaps between slats of at most', '2', '50', {
+    length('largest_gap', 'Gaps between slats of at most', '2', '50', {
       help: 'Mattress warranties ask for 2 in or 1 1/2 in at most: read yours.',
     }),
   ],
@@ -31,7 +31,7 @@ export const platform: Helper = {
       { name: 'Long rail', quantity: '2', section: text('rail'), length: inLength },
       { name: 'End rail', quantity: '2', section: text('rail'), length: `${inWidth} + 2 * long_rail.thickness` },
       { name: 'Ledger', quantity: '2', section: text('ledger'), length: inLength, shows: 'none' },
-      { name: 'Slat', quantity: flushCount(inLength, 'slat.width', measure('largest')), section: text('slat'), length: inWidth },
+      { name: 'Slat', quantity: flushCount(inLength, 'slat.width', measure('largest_gap')), section: text('slat'), length: inWidth },
       { name: 'Leg', quantity: '4', section: text('leg'), length: `${measure('height')} - slat.thickness` },
     ];
     const joints: MadeJoint[] = [
@@ -85,7 +85,7 @@ export const platform: Helper = {
       total: part('slat').count * part('slat').width + (part('slat').count - 1) * measure('gap'),
       span: part('long_rail').length,
       gap: measure('gap'),
-      largestGap: measure('largest'),
+      largestGap: measure('largest_gap'),
     },
   ],
 }; // prettier-ignore

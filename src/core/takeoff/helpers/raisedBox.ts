@@ -16,8 +16,8 @@ export const raisedBox: Helper = {
     section('board', 'Boards or pickets', '2x6', '28x145mm'),
     count('rows', 'Rows, one upon the other', '2'),
     section('post', 'Corner posts', '2x2', '45x45mm'),
-    length('span', 'Stakes at most this far apart', '36', '900', { blank: 'none', help: 'Against bulging. Blank: none.' }),
-    length('deep', 'Stakes go into the ground by', '12', '300', { when: { key: 'span', is: 'any' } }),
+    length('stake_spacing', 'Stakes at most this far apart', '36', '900', { blank: 'none', help: 'Against bulging. Blank: none.' }),
+    length('deep', 'Stakes go into the ground by', '12', '300', { when: { key: 'stake_spacing', is: 'any' } }),
     choice('floor', 'Floor', [
       ['none', 'None'],
       ['boards', 'Boards'],
@@ -57,12 +57,12 @@ export const raisedBox: Helper = {
       length: outer(name === 'Long cap' ? 'length' : 'width'),
       ends: 'mitre 45',
     }));
-    const stakes = `2 * (${between(long, measure('span'))} + ${between(wide, measure('span'))})`;
+    const stakes = `2 * (${between(long, measure('stake_spacing'))} + ${between(wide, measure('stake_spacing'))})`;
     const joints: MadeJoint[] = [
       { how: 'through', first: 'long_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
       { how: 'through', first: 'short_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
     ];
-    if (has('span')) joints.push({ how: 'through', first: 'long_board', second: 'stake', quantity: `stake.count * ${measure('rows')}` });
+    if (has('stake_spacing')) joints.push({ how: 'through', first: 'long_board', second: 'stake', quantity: `stake.count * ${measure('rows')}` });
     if (text('cap') === 'mitre') joints.push({ how: 'through', first: 'long_cap', second: 'long_board', into: 'width', quantity: '8' });
     if (text('floor') === 'boards') joints.push({ how: 'through', first: 'long_board', second: 'floor_board', into: 'end', quantity: '2 * floor_board.count', each: 1 });
     const extras: MadeExtra[] = [];
@@ -77,7 +77,7 @@ export const raisedBox: Helper = {
         { name: 'Long board', quantity: `2 * ${measure('rows')}`, section: text('board'), length: outer('length') },
         { name: 'Short board', quantity: `2 * ${measure('rows')}`, section: text('board'), length: wide },
         { name: 'Corner post', quantity: '4', section: text('post'), length: wall, shows: 'none' },
-        ...(has('span') ? [{ name: 'Stake', quantity: stakes, section: text('post'), length: `${wall} + ${measure('deep')}`, shows: 'none' as const }] : []),
+        ...(has('stake_spacing') ? [{ name: 'Stake', quantity: stakes, section: text('post'), length: `${wall} + ${measure('deep')}`, shows: 'none' as const }] : []),
         ...(text('floor') === 'boards' ? [floor] : []),
         ...(text('cap') === 'mitre' ? caps : []),
       ],
@@ -91,7 +91,7 @@ export const raisedBox: Helper = {
     const [long, inside, high] = [board.length, part('short_board').length, measure('wall')];
     const wide = inside + 2 * board.thickness;
     const post = part('corner_post');
-    const stakes = Math.max(0, Math.ceil((long - 2 * board.thickness) / (measure('span') || long)) - 1);
+    const stakes = Math.max(0, Math.ceil((long - 2 * board.thickness) / (measure('stake_spacing') || long)) - 1);
     const step = (long - 2 * board.thickness) / (stakes + 1);
     const cap = part('long_cap');
     const rows = Math.round(high / (board.width || 1));

@@ -14,7 +14,7 @@ export const slats: Helper = {
       ['gap', 'The largest gap'],
       ['count', 'The number of slats'],
     ]),
-    length('largest', 'Gaps of at most', '1', '25', { when: { key: 'by', is: 'gap' } }),
+    length('largest_gap', 'Gaps of at most', '1', '25', { when: { key: 'by', is: 'gap' } }),
     count('slats', 'How many slats', '8', { when: { key: 'by', is: 'count' } }),
     choice('ends', 'First and last slat', [
       ['flush', 'Against the ends'],
@@ -31,7 +31,7 @@ export const slats: Helper = {
       parts: [
         {
           name: 'Slat',
-          quantity: byGap ? (isFlush ? flushCount : insetCount)(span, 'slat.width', measure('largest')) : measure('slats'),
+          quantity: byGap ? (isFlush ? flushCount : insetCount)(span, 'slat.width', measure('largest_gap')) : measure('slats'),
           section: text('slat'),
           length: measure('length'),
         },
@@ -70,7 +70,7 @@ export const slats: Helper = {
         total: n * width + (text('ends') === 'flush' ? n - 1 : n + 1) * measure('gap'),
         span: measure('span'),
         gap: measure('gap'),
-        largestGap: text('by') === 'gap' ? measure('largest') : null,
+        largestGap: text('by') === 'gap' ? measure('largest_gap') : null,
       },
     ];
   },

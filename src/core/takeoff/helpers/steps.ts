@@ -11,14 +11,14 @@ export const steps: Helper = {
       ['largest', 'None higher than'],
       ['count', 'So many'],
     ]),
-    length('largest', 'No step higher than', '7 3/4', '190', { when: { key: 'by', is: 'largest' }, help: 'The local code says how high they may be.' }),
+    length('largest_step', 'No step higher than', '7 3/4', '190', { when: { key: 'by', is: 'largest' }, help: 'The local code says how high they may be.' }),
     count('steps', 'How many steps', '4', { when: { key: 'by', is: 'count' }, help: 'The upper floor is the last of them.' }),
     length('tread', 'Depth of a tread', '11', '280'),
     length('width', 'Width of the steps', '36', '900'),
     section('board', 'Tread boards', '2x6', '45x145mm'),
     length('gap', 'Gap between tread boards', '1/8', '3'),
     section('stringer', 'Stringers', '2x12', '45x295mm'),
-    length('spacing', 'Stringers at most this far apart', '16', '400'),
+    length('stringer_spacing', 'Stringers at most this far apart', '16', '400'),
   ],
   make: ({ measure, text }) => {
     const treads = `(${measure('number')} - 1)`;
@@ -33,7 +33,7 @@ export const steps: Helper = {
         },
         {
           name: 'Stringer',
-          quantity: `ceil((${measure('width')} - stringer.thickness) / ${measure('spacing')}) + 1`,
+          quantity: `ceil((${measure('width')} - stringer.thickness) / ${measure('stringer_spacing')}) + 1`,
           section: text('stringer'),
           // Its slope, and once its width for the level and the plumb cut: rule of thumb.
           length: `sqrt(${measure('rise')} * ${measure('rise')} + ${treads} * ${treads} * ${measure('tread')} * ${measure('tread')}) + stringer.width`,
@@ -42,7 +42,7 @@ export const steps: Helper = {
       ],
       joints: [{ how: 'through', first: 'tread_board', second: 'stringer', into: 'width', quantity: 'tread_board.count * stringer.count' }],
       follows: [
-        { key: 'number', formula: text('by') === 'count' ? measure('steps') : `ceil(${measure('rise')} / ${measure('largest')})`, kind: 'number' },
+        { key: 'number', formula: text('by') === 'count' ? measure('steps') : `ceil(${measure('rise')} / ${measure('largest_step')})`, kind: 'number' },
         { key: 'step', formula: `${measure('rise')} / ${measure('number')}` },
       ],
     };

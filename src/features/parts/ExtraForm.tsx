@@ -1,0 +1,157 @@
+import { View } from 'react-native';
+import { formatArea, formatVolume, parseArea, parseCount, parseVolume } from '@/core/measure';
+import { resolve, resolveExtra, scopeOf, homeOf, type Extra, type ExtraRule } from '@/core/project';
+import { ok, type Result } from '@/core/result';
+import { notify, type OpenProject } from '@/data';
+import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+
+const RULES: { value: ExtraRule; label: string }[] = [
+  { value: 'finish', label: 'The surface of parts' },
+  { value: 'glue', label: 'Glued joints' },
+  { value: 'area', label: 'An area' },
+  { value: 'volume', label: 'A volume' },
+  { value: 'count', label: 'So many' },
+];
+
+/** Something that is not cut: what it is for, and how much of it one can or bag does. */
+export const ExtraForm = ({
+  open: { project, run, undo },
+  extraId,
+  onClose,
+}: {
+  open: OpenProject;
+  extraId: string;
+  onClose: () => void;
+}) => {
+  const extra = project.extras.find(({ id }) => id === extraId);
+  if (!extra) return null;
+  const edit = (fields: Partial<Omit<Extra, 'id'>>) => run({ type: 'editExtra', extraId, fields });
+  const remove = () => {
+    run({ type: 'removeExtra', extraId });
+    onClose();
+    notify({ text: `${extra.name} is deleted.`, action: { label: 'Undo', run: undo } });
+  };
+  const { rule } = extra;
+  const isSurface = rule === 'finish' || rule === 'glue';
+  const readAmount = (text: string): Result<string> => {
+    if (text.trim() === '' && isSurface) return ok('');
+    const value = scopeOf(project)(homeOf(project, extra.groupId)).amount(text, rule);
+    return value.ok ? ok(text.trim()) : value;
+  };
+  const readCovers = (text: string): Result<string> => {
+    const value = rule === 'volume' ? parseVolume(text) : parseArea(text);
+    return value.ok ? ok(text.trim()) : value;
+  };
+  const result = resolveExtra(extra, project, resolve(project).parts);
+  return (
+    <Detail
+      title={extra.name}
+      onClose={onClose}
+      foot={
+        <>
+          <Button icon="delete" onPress={remove}>
+            Delete
+          </Button>
+          <Button mode="contained" onPress={onClose}>
+            Done
+          </Button>
+        </>
+      }
+    >
+      <ReadField
+        label="Name"
+        text={extra.name}
+        read={(text) =>
+          text.trim() === ''
+            ? { ok: false, problems: [{ code: 'blank', place: '', sentence: 'Give it a name.' }] }
+            : ok(text.trim())
+        }
+        onRead={(name) => edit({ name })}
+      />
+      <ReadField
+        label="Item, as on the shelf tag"
+        text={extra.item}
+        read={(text) => ok(text.trim())}
+        onRead={(item) => edit({ item })}
+        help={extra.item === '' ? `Blank: ${extra.name}` : null}
+      />
+      <Choice
+        label="How much follows from"
+        value={rule}
+        options={RULES}
+        onChange={(next) => edit({ rule: next, amount: '', covers: '' })}
+      />
+      <Choice
+        label="For"
+        value={extra.groupId ?? 'all'}
+        options={[
+          { value: 'all', label: 'The whole project' },
+          ...project.groups.map(({ id, name }) => ({ value: id, label: name })),
+        ]}
+        onChange={(id) => edit({ groupId: id === 'all' ? null : id })}
+      />
+      {rule === 'finish' ? (
+        <Choice
+          label="Which faces"
+          value={extra.faces}
+          options={[
+            { value: 'all', label: 'All of them' },
+            { value: 'showing', label: 'Those that show' },
+          ]}
+          onChange={(faces) => edit({ faces })}
+        />
+      ) : null}
+      {isSurface ? null : (
+        <ReadField
+          label={
+            rule === 'count'
+              ? 'How many, or a formula'
+              : rule === 'area'
+                ? 'Area, as a formula'
+                : 'Volume, as a formula'
+          }
+          text={extra.amount}
+          read={readAmount}
+          onRead={(amount) => edit({ amount })}
+          help={rule === 'count' ? null : rule === 'area' ? 'Such as length * width.' : 'Such as length * width * height.'}
+        />
+      )}
+      {rule === 'count' ? null : (
+        <>
+          {rule === 'volume' ? null : (
+            <ReadField
+              label="Coats or layers"
+              inputMode="numeric"
+              text={String(extra.coats)}
+              read={parseCount}
+              onRead={(coats) => edit({ coats: Math.min(20, coats) })}
+            />
+          )}
+          <ReadField
+            label={rule === 'volume' ? 'One fills' : 'One covers'}
+            text={extra.covers}
+            read={readCovers}
+            onRead={(covers) => edit({ covers })}
+            help={
+              rule === 'finish'
+                ? 'The label says. Rule of thumb: 150 to 350 ft2 a gallon, by how rough the wood is.'
+                : null
+            }
+          />
+        </>
+      )}
+      <View role={result.ok ? undefined : 'alert'}>
+        <Words size="small" tone={result.ok ? 'soft' : 'bad'}>
+          {result.ok ? extraWords(extra, result.value.amount, result.value.count, project.unit) : result.problems[0]?.sentence}
+        </Words>
+      </View>
+    </Detail>
+  );
+}; // prettier-ignore
+
+/** `28.7 sq ft in all: 3 of it`. */
+export const extraWords = (extra: Extra, amount: number, count: number, unit: 'in' | 'mm'): string => {
+  if (extra.rule === 'count') return `${count} of it`;
+  const size = extra.rule === 'volume' ? formatVolume(amount, unit) : formatArea(amount, unit);
+  return `${size}${extra.coats > 1 ? ` in ${extra.coats} coats` : ''}: ${count} of ${extra.covers}`;
+};

@@ -1,0 +1,225 @@
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { formatLength } from '@/core/measure';
+import { chosenOption, resolveJoint, letterOf, type Exposure } from '@/core/project';
+import {
+  answerFault, HELPERS, helperOf, isAsked, previewMade, sizesOf, toldBefore, usualAnswers,
+  type Ask, type Helper, type Told,
+} from '@/core/takeoff'; // prettier-ignore
+import { woodTone } from '@/core/wood';
+import { newId, type OpenProject } from '@/data';
+import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useInk, useIsWide, Words } from '@/ui';
+import { MaterialField } from './MaterialField';
+import { EXPOSURES, partWords } from './words';
+
+/** Picks what is being built. */
+export const HelperList = ({ onPick, onClose }: { onPick: (helper: Helper) => void; onClose: () => void }) => {
+  const ink = useInk();
+  return (
+    <Sheet title="What are you building?" onClose={onClose}>
+      <Words tone="soft">A few measures give the parts, their fasteners and a drawing. All of it can be changed afterwards.</Words>
+      {HELPERS.map((helper) => (
+        <Pressable
+          key={helper.id}
+          role="button"
+          aria-label={helper.title}
+          onPress={() => onPick(helper)}
+          style={({ pressed }) => [styles.helper, { borderColor: ink.hairline, backgroundColor: pressed ? ink.pale : ink.paper }]}
+        >
+          <Words size="strong">{helper.title}</Words>
+          <Words size="small" tone="soft">
+            {helper.about}
+          </Words>
+        </Pressable>
+      ))}
+    </Sheet>
+  );
+}; // prettier-ignore
+
+interface Props {
+  open: OpenProject;
+  helper: Helper;
+  /** The group that it made, to change its measures. */
+  groupId?: string;
+  onClose: () => void;
+}
+
+const freeGroupName = (taken: string[], wanted: string): string => {
+  let name = wanted;
+  for (let number = 2; taken.includes(name); number++) name = `${wanted} ${number}`;
+  return name;
+};
+
+/** Asks what a builder has in mind, draws it with every keystroke, and adds the parts. */
+export const HelperForm = ({ open: { project, book, run }, helper, groupId, onClose }: Props) => {
+  const group = project.groups.find(({ id }) => id === groupId);
+  const option = group && chosenOption(group);
+  const [told, setTold] = useState<Told>(() =>
+    option ? toldBefore(helper, option, project) : usualAnswers(helper, project.unit),
+  );
+  const [name, setName] = useState(() =>
+    group ? group.name : freeGroupName(project.groups.map((held) => held.name), helper.title),
+  );
+  const [materials, setMaterials] = useState<string[]>(group?.materials ?? []);
+  const [exposure, setExposure] = useState<Exposure | null>(group?.exposure ?? null);
+  const preview = useMemo(() => {
+    let last = 0;
+    return previewMade(helper, told, { project, groupName: name.trim() || helper.title, materials, groupId, newId: () => `new-${++last}` });
+  }, [helper, told, project, name, materials, groupId]); // prettier-ignore
+  // While an answer is being typed the last drawing stays.
+  const [shown, setShown] = useState(preview);
+  if (preview.ok && shown !== preview) setShown(preview);
+  const isTaken = !group && project.groups.some((held) => held.name === name.trim());
+  const take = () => {
+    const made = previewMade(helper, told, { project, groupName: name.trim(), materials, groupId, newId });
+    if (!made.ok || isTaken) return;
+    const { command } = made.value;
+    run(command.type === 'addMade' ? { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } } : command);
+    onClose();
+  }; // prettier-ignore
+  return (
+    <Sheet
+      title={group ? `${helper.title}: ${group.name}` : helper.title}
+      onClose={onClose}
+      sight={shown.ok ? <Drawn made={shown.value} helper={helper} /> : <View />}
+      foot={
+        <>
+          <Button onPress={onClose}>Cancel</Button>
+          <Button mode="contained" onPress={take} disabled={!preview.ok || isTaken || name.trim() === ''}>
+            {group ? 'Change the parts' : 'Add the parts'}
+          </Button>
+        </>
+      }
+    >
+      {helper.asks
+        .filter((ask) => isAsked(ask, told))
+        .map((ask) => (
+          <AskField
+            key={ask.key}
+            ask={ask}
+            value={told[ask.key] ?? ''}
+            error={answerFault(ask, told, project)}
+            unit={project.unit}
+            onChange={(text) => setTold({ ...told, [ask.key]: text })}
+          />
+        ))}
+      {project.variables.length > 0 ? (
+        <Words size="small" tone="soft">
+          A length can follow from a measure there is: {project.variables.map((variable) => variable.name).join(', ')}.
+        </Words>
+      ) : null}
+      {group ? null : (
+        <>
+          <TextField
+            label="Name of the group"
+            value={name}
+            onChange={setName}
+            error={isTaken ? `There is a group ${name.trim()} already; give it another name.` : null}
+          />
+          <MaterialField label="Materials, the best liked first" materials={materials} book={book} kind={null} blank="Blank: any." onChange={setMaterials} />
+          <Choice
+            label="Where it stands"
+            value={exposure ?? (shown.ok ? shown.value.group.exposure : 'indoors')}
+            options={EXPOSURES}
+            onChange={setExposure}
+          />
+        </>
+      )}
+      {shown.ok ? <Result made={shown.value} helper={helper} /> : null}
+    </Sheet>
+  );
+}; // prettier-ignore
+
+type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
+
+const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
+  const ink = useInk();
+  const isWide = useIsWide();
+  const sizes = sizesOf(project, group, option);
+  const tone = (role: string) => {
+    const part = option.parts.find((candidate) => candidate.role === role);
+    return part ? ink.wood[woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))] : null;
+  };
+  const letter = (role: string) => {
+    const index = option.parts.findIndex((part) => part.role === role);
+    return index < 0 ? '' : letterOf(index);
+  };
+  return (
+    <View style={styles.drawn}>
+      <SidesDrawing
+        views={helper.draw(sizes)}
+        colorOf={tone}
+        letterOf={letter}
+        say={(ticks) => formatLength(Math.max(0, ticks), project.unit)}
+        height={isWide ? 420 : 224}
+        label={`${helper.title}, drawn to scale: ${option.parts.map((part, index) => `${letterOf(index)} ${part.name}`).join(', ')}`}
+      />
+      <Words size="small" tone="soft" align="center">
+        {option.parts.map((part, index) => `${letterOf(index)} ${part.name}`).join(' · ')}
+      </Words>
+    </View>
+  );
+}; // prettier-ignore
+
+/** What comes out: parts, fasteners, and what is worth knowing. */
+const Result = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
+  const ink = useInk();
+  const notes = helper.notes?.(sizesOf(project, group, option), (ticks) => formatLength(Math.abs(ticks), project.unit)) ?? [];
+  const fasteners = (option.joints ?? []).flatMap((joint) => resolveJoint(joint, option, group, project)?.needs ?? []);
+  const totals = new Map<string, number>();
+  for (const { item, count } of fasteners) totals.set(item, (totals.get(item) ?? 0) + count);
+  const line = (key: string, text: string) => (
+    <Words key={key} size="small">
+      {text}
+    </Words>
+  );
+  return (
+    <View style={[styles.result, { borderColor: ink.hairline }]} role="region" aria-label="What it makes">
+      <Words size="strong">It makes</Words>
+      {notes.map((note) => line(note, note))}
+      {option.parts.map((part) => line(part.id, `${part.quantity} × ${part.name} · ${partWords(part, project.unit)}`))}
+      {[...totals].filter(([, count]) => count > 0).map(([item, count]) => line(item, `${count} × ${item}`))}
+      {project.extras.filter(({ groupId }) => groupId === group.id).map(({ id, name }) => line(id, name))}
+    </View>
+  );
+}; // prettier-ignore
+
+const AskField = ({
+  ask,
+  value,
+  error,
+  unit,
+  onChange,
+}: {
+  ask: Ask;
+  value: string;
+  error: string | null;
+  unit: 'in' | 'mm';
+  onChange: (text: string) => void;
+}) =>
+  ask.kind === 'choice' ? (
+    <Choice label={ask.label} value={value} options={ask.choices ?? []} onChange={onChange} />
+  ) : (
+    <TextField
+      label={ask.label}
+      value={value}
+      onChange={onChange}
+      error={error}
+      help={ask.help ?? null}
+      pad={ask.kind === 'length' ? unit : undefined}
+      inputMode={ask.kind === 'count' ? 'numeric' : undefined}
+    />
+  );
+
+/** The helper that made a group; undefined when it was made by hand. */
+export const helperOfGroup = (open: OpenProject, groupId: string): Helper | undefined => {
+  const group = open.project.groups.find(({ id }) => id === groupId);
+  const made = group && chosenOption(group)?.made;
+  return made && helperOf(made.helper);
+};
+
+const styles = StyleSheet.create({
+  helper: { borderWidth: 1, padding: 12, minHeight: TOUCH, gap: 2 },
+  drawn: { paddingHorizontal: 8, paddingVertical: 6, flexGrow: 1, justifyContent: 'center' },
+  result: { borderTopWidth: 1, paddingTop: 12, gap: 4 },
+});

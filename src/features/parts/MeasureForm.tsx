@@ -1,0 +1,79 @@
+import { variableNameFault } from '@/core/project';
+import { ok, type Result } from '@/core/result';
+import { notify, type OpenProject } from '@/data';
+import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+import { VariableField } from './MeasuresBand';
+
+/** One measure: its name, which every formula follows, and what it is. */
+export const MeasureForm = ({
+  open: { project, run, undo },
+  variableId,
+  onClose,
+}: {
+  open: OpenProject;
+  variableId: string;
+  onClose: () => void;
+}) => {
+  const variable = project.variables.find(({ id }) => id === variableId);
+  if (!variable) return null;
+  const readName = (text: string): Result<string> => {
+    const fault = variableNameFault(
+      text,
+      project.variables.filter(({ id }) => id !== variableId).map(({ name }) => name),
+    );
+    return fault === null
+      ? ok(text.trim())
+      : { ok: false, problems: [{ code: 'name', place: '', sentence: fault }] };
+  };
+  const remove = () => {
+    run({ type: 'removeVariable', variableId });
+    onClose();
+    notify({
+      text: `${variable.name} is deleted. What followed from it keeps its value.`,
+      action: { label: 'Undo', run: undo },
+    });
+  };
+  return (
+    <Detail
+      title={variable.name}
+      onClose={onClose}
+      foot={
+        <>
+          <Button icon="delete" onPress={remove}>
+            Delete
+          </Button>
+          <Button mode="contained" onPress={onClose}>
+            Done
+          </Button>
+        </>
+      }
+    >
+      <ReadField
+        label="Name of the measure"
+        text={variable.name}
+        read={readName}
+        onRead={(name) => run({ type: 'editVariable', variableId, fields: { name } })}
+        help="A new name goes into every formula that has the old one."
+      />
+      <Choice
+        label="It is"
+        value={variable.kind}
+        options={[
+          { value: 'length', label: 'A length' },
+          { value: 'number', label: 'A number or an angle' },
+        ]}
+        onChange={(kind) => run({ type: 'editVariable', variableId, fields: { kind } })}
+      />
+      <VariableField
+        project={project}
+        variable={variable}
+        label="What it is, or follows from"
+        onChange={(formula) => run({ type: 'editVariable', variableId, fields: { formula } })}
+      />
+      <Words size="small" tone="soft">
+        Formulas take measures by name, parts as leg.length, leg.width, leg.thickness or leg.count, sections
+        as 2x4.width, and + − * / ( ), min, max, ceil, floor, round, sqrt, sin, cos, tan, atan.
+      </Words>
+    </Detail>
+  );
+};

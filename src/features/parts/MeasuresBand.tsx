@@ -1,0 +1,168 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { formatLength, parseLength } from '@/core/measure';
+import { freeVariableName, valuesOf, type Project, type Variable } from '@/core/project';
+import { ok, type Result } from '@/core/result';
+import { newId, type OpenProject } from '@/data';
+import { Band, FONTS, IconAction, ReadField, TOUCH, useInk, useIsWide, Words } from '@/ui';
+import type { Chosen } from './chosen';
+
+interface Props {
+  open: OpenProject;
+  onChoose: (chosen: Chosen) => void;
+}
+
+/** The measures with a name: change one, and all that follows from it moves. */
+export const MeasuresBand = ({ open, onChoose }: Props) => {
+  const { project, run } = open;
+  const isWide = useIsWide();
+  const asked = project.variables.filter(({ note }) => note !== 'follows');
+  const follows = project.variables.filter(({ note }) => note === 'follows');
+  const add = () => {
+    const name = freeVariableName('measure', project.variables.map((variable) => variable.name));
+    const variable: Variable = { id: newId(), name, kind: 'length', formula: project.unit === 'in' ? '12' : '300', note: '' };
+    run({ type: 'addVariable', variable });
+    onChoose({ kind: 'measure', id: variable.id });
+  };
+  return (
+    <View role="group" aria-label="Measures" style={styles.measures}>
+      <Band title="Measures" note={asked.length === 0 ? 'name one, and lengths can follow from it' : 'all that follows moves along'} />
+      {isWide ? <Fields open={open} variables={asked} onChoose={onChoose} onAdd={add} /> : <Tapped open={open} variables={asked} onChoose={onChoose} onAdd={add} />}
+      {follows.length > 0 ? (
+        <Words size="small" tone="soft" style={styles.follows}>
+          From these: {follows.map((variable) => `${variable.name} ${shownValue(project, variable)}`).join(' · ')}
+        </Words>
+      ) : null}
+    </View>
+  );
+}; // prettier-ignore
+
+interface ListProps extends Props {
+  variables: Variable[];
+  onAdd: () => void;
+}
+
+/** On a wide screen every measure is a field. */
+const Fields = ({ open, variables, onChoose, onAdd }: ListProps) => (
+  <View style={styles.fields}>
+    {variables.map((variable) => (
+      <View key={variable.id} style={styles.field}>
+        <OneField open={open} variable={variable} onChoose={onChoose} />
+      </View>
+    ))}
+    <IconAction icon="add" label="Add a measure" onPress={onAdd} />
+  </View>
+);
+
+/** On a phone each is a word to tap, and the one that was tapped a field under them. */
+const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
+  const ink = useInk();
+  const [tapped, setTapped] = useState<string | null>(null);
+  const chosen = variables.find(({ id }) => id === tapped);
+  return (
+    <>
+      <View style={styles.words}>
+        {variables.map((variable) => (
+          <Pressable
+            key={variable.id}
+            role="button"
+            aria-expanded={variable.id === tapped}
+            aria-label={`Change ${variable.name}, ${shownValue(open.project, variable)}`}
+            onPress={() => setTapped(variable.id === tapped ? null : variable.id)}
+            style={[styles.word, { borderColor: variable.id === tapped ? ink.spruce : ink.hairline, backgroundColor: variable.id === tapped ? ink.pale : ink.card }]}
+          >
+            <Words size="small">
+              {variable.name} <Words size="small" style={{ fontFamily: FONTS.bold }}>{shownValue(open.project, variable)}</Words>
+            </Words>
+          </Pressable>
+        ))}
+        <IconAction icon="add" label="Add a measure" onPress={onAdd} />
+      </View>
+      {chosen ? (
+        <View style={styles.tapped}>
+          <OneField key={chosen.id} open={open} variable={chosen} onChoose={onChoose} hasFocus />
+        </View>
+      ) : null}
+    </>
+  );
+}; // prettier-ignore
+
+const OneField = ({
+  open: { project, run },
+  variable,
+  onChoose,
+  hasFocus = false,
+}: Props & { variable: Variable; hasFocus?: boolean }) => (
+  <View style={styles.one}>
+    <View style={styles.input}>
+      <VariableField
+        project={project}
+        variable={variable}
+        autoFocus={hasFocus}
+        onChange={(formula) => run({ type: 'editVariable', variableId: variable.id, fields: { formula } })}
+      />
+    </View>
+    <IconAction
+      icon="edit"
+      label={`Rename or delete ${variable.name}`}
+      onPress={() => onChoose({ kind: 'measure', id: variable.id })}
+    />
+  </View>
+);
+
+/** What a measure comes to, as people read it. */
+export const shownValue = (project: Project, variable: Variable): string => {
+  const value = valuesOf(project).variables[variable.id];
+  if (!value?.ok) return '?';
+  if (variable.kind === 'number') return String(Number(value.value.toFixed(3)));
+  return `${value.value < 0 ? '−' : ''}${formatLength(Math.abs(value.value), project.unit)}`;
+};
+
+/** The formula of a measure, and what it comes to or what is wrong with it. Any text is taken: its fault is told. */
+export const VariableField = ({
+  project,
+  variable,
+  label = variable.name,
+  autoFocus,
+  onChange,
+}: {
+  project: Project;
+  variable: Variable;
+  label?: string;
+  autoFocus?: boolean;
+  onChange: (formula: string) => void;
+}) => {
+  const value = valuesOf(project).variables[variable.id];
+  const isPlain =
+    variable.kind === 'length'
+      ? parseLength(variable.formula, project.unit).ok
+      : /^[\d.]+$/.test(variable.formula);
+  const read = (text: string): Result<string> => {
+    if (text.trim() !== variable.formula.trim() || !value || value.ok) return ok(text.trim());
+    return value;
+  };
+  return (
+    <ReadField
+      label={label}
+      autoFocus={autoFocus}
+      text={variable.formula}
+      read={read}
+      onRead={onChange}
+      pad={variable.kind === 'length' ? project.unit : undefined}
+      inputMode={variable.kind === 'number' ? 'decimal' : undefined}
+      help={isPlain ? null : `= ${shownValue(project, variable)}`}
+    />
+  );
+};
+
+const styles = StyleSheet.create({
+  measures: { marginTop: 4 },
+  fields: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 10, paddingTop: 8, alignItems: 'flex-start' },
+  field: { flexBasis: '25%', paddingLeft: 6, paddingBottom: 6 },
+  words: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16, paddingTop: 8, gap: 6 },
+  word: { minHeight: TOUCH, paddingHorizontal: 10, justifyContent: 'center', borderWidth: 1 },
+  tapped: { paddingLeft: 16, paddingRight: 8, paddingTop: 6 },
+  one: { flexDirection: 'row', alignItems: 'center' },
+  input: { flex: 1, minWidth: 0 },
+  follows: { paddingHorizontal: 16, paddingVertical: 8 },
+}); // prettier-ignore
