@@ -49,7 +49,65 @@ export const VIEWS: View[] = [
     name: 'group',
     path: '/project/compost-station/parts',
     ready: strip,
-    open: (page) => press(page, 'Change group Slats'),
+    open: (page) => press(page, 'Change group Side slats'),
+  },
+  {
+    name: 'helpers',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: (page) => press(page, 'Build from measures'),
+  },
+  {
+    name: 'helper',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: async (page) => {
+      await press(page, 'Build from measures');
+      await press(page, 'Legs and aprons');
+    },
+  },
+  {
+    name: 'paste',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: async (page) => {
+      await press(page, 'Paste a list');
+      await page
+        .getByRole('textbox', { name: 'One part a line, as it was written' })
+        .fill('Gate:\n3 pcs 2x6 @ 48"\n(2) 1x4 - 14 1/2\nPost: 4 x 31.5 in 4x4\n2 9x9 20');
+    },
+  },
+  {
+    name: 'measure',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: async (page) => {
+      const word = page.getByRole('button', { name: /^Change length, 36/ });
+      if (await word.isVisible()) await word.click();
+      await press(page, 'Rename or delete length');
+    },
+  },
+  {
+    name: 'keypad',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: async (page) => {
+      const word = page.getByRole('button', { name: /^Change length, 36/ });
+      if (await word.isVisible()) await word.click();
+      else await page.getByRole('textbox', { name: 'length', exact: true }).focus();
+    },
+  },
+  {
+    name: 'fasteners',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: (page) => press(page, 'Change fasteners Side rail to post'),
+  },
+  {
+    name: 'finish',
+    path: '/project/record-shelf/parts',
+    ready: strip,
+    open: (page) => press(page, 'Change Clear finish'),
   },
   { name: 'prices', path: '/project/compost-station/prices', ready: strip },
   {

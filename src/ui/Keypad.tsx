@@ -121,7 +121,9 @@ export const usePad = (
       setTimeout(() => field.scrollIntoView?.({ block: 'center' }), 60);
     },
     onBlur: () => {
-      if (input.current) close(input.current);
+      // What was tapped must still be where it was when the finger lifts: the room is given back a moment later.
+      const field = input.current;
+      if (field) setTimeout(() => document.activeElement !== field && close(field), 220);
       setLetters(false);
     },
   };
@@ -173,7 +175,7 @@ const Keys = ({ target }: { target: Target }) => {
       <View style={styles.row}>
         {['0', '.'].map(key)}
         <Key word="clear" label="Clear" onPress={() => target.change('')} />
-        <Key word="Done" isDone onPress={() => target.input.blur()} />
+        <Key word="Set" isDone onPress={() => target.input.blur()} />
       </View>
     </View>
   );

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/measure';
-import { chosenOption, resolveJoint, letterOf, type Exposure } from '@/core/project';
+import { chosenOption, partLetters, resolveJoint, type Exposure } from '@/core/project';
 import {
   answerFault, HELPERS, helperOf, isAsked, previewMade, sizesOf, toldBefore, usualAnswers,
   type Ask, type Helper, type Told,
@@ -140,10 +140,9 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
     const part = option.parts.find((candidate) => candidate.role === role);
     return part ? ink.wood[woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))] : null;
   };
-  const letter = (role: string) => {
-    const index = option.parts.findIndex((part) => part.role === role);
-    return index < 0 ? '' : letterOf(index);
-  };
+  const letters = partLetters(project);
+  const letter = (role: string) => letters[option.parts.find((part) => part.role === role)?.id ?? ''] ?? '';
+  const named = option.parts.map(({ id, name }) => `${letters[id] ?? ''} ${name}`.trim());
   return (
     <View style={styles.drawn}>
       <SidesDrawing
@@ -152,10 +151,10 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
         letterOf={letter}
         say={(ticks) => formatLength(Math.max(0, ticks), project.unit)}
         height={isWide ? 420 : 224}
-        label={`${helper.title}, drawn to scale: ${option.parts.map((part, index) => `${letterOf(index)} ${part.name}`).join(', ')}`}
+        label={`${helper.title}, drawn to scale: ${named.join(', ')}`}
       />
       <Words size="small" tone="soft" align="center">
-        {option.parts.map((part, index) => `${letterOf(index)} ${part.name}`).join(' · ')}
+        {named.join(' · ')}
       </Words>
     </View>
   );

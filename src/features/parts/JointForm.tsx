@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { fastenerItem } from '@/core/wood';
+import { parseDecimal } from '@/core/measure';
+import { FASTENER_SPARE, fastenerItem } from '@/core/wood';
 import {
   chosenOption,
   resolveJoint,
@@ -102,6 +103,18 @@ export const JointForm = ({
         read={(text) => ok(text.trim())}
         onRead={(item) => edit({ item })}
         help={joint.item === '' && byRule ? `Blank: by rule of thumb, ${byRule}` : null}
+      />
+      <ReadField
+        label="Spares over all fasteners, percent"
+        inputMode="decimal"
+        text={String(Math.round((project.fastenerSpare ?? FASTENER_SPARE) * 1000) / 10)}
+        read={(text) => {
+          const percent = parseDecimal(text);
+          if (!percent.ok || percent.value <= 100) return percent;
+          return { ok: false, problems: [{ code: 'percent', place: '', sentence: 'No more than 100 percent.' }] };
+        }}
+        onRead={(percent) => run({ type: 'editProject', fields: { fastenerSpare: percent / 100 } })}
+        help="For those that break, strip and roll away: rule of thumb."
       />
       {resolved ? (
         <Words size="small" tone="soft">

@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
 import { formatArea, formatMoney, formatWeight } from '@/core/measure';
-import { planInput } from '@/core/plan';
+import { planInput, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/prices';
 import { emptyExtra, emptyGroup, resolve, type ResolvedPart } from '@/core/project';
-import { checksOf, helperOf, weightsOf, type Helper } from '@/core/takeoff';
+import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
+import { actualThickness, parseSection, parseThickness } from '@/core/wood';
 import { newId, useProject, type OpenProject } from '@/data';
 import { shownPlan, usePlan } from '@/planning';
 import { Band, Button, Columns, useIsWide, Words } from '@/ui';
@@ -84,7 +85,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
             Add a finish
           </Button>
         </View>
-        <Facts open={open} costs={costs} />
+        <Facts open={open} costs={costs} plan={plan} />
       </View>
       {isWide || !chosen ? null : form}
       <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />
@@ -160,7 +161,16 @@ const OpenedSheet = ({
 }; // prettier-ignore
 
 /** What it all weighs and has for a surface, and what the sums beside the parts are. */
-const Facts = ({ open: { project }, costs }: { open: OpenProject; costs: Record<string, number> }) => {
+const Facts = ({
+  open: { project },
+  costs,
+  plan,
+}: {
+  open: OpenProject;
+  costs: Record<string, number>;
+  plan: Plan | null;
+}) => {
+  const carried = heaviestCarried((plan?.layouts ?? []).map(asCarried));
   const { all, heaviest, surface } = weightsOf(project);
   const spares = Object.entries(costs).filter(([id]) => id.startsWith('spare:')).reduce((sum, [, cost]) => sum + cost, 0);
   const spareCount = resolve(project).parts.filter(({ id }) => id.startsWith('spare:')).reduce((sum, { count }) => sum + count, 0);
@@ -169,7 +179,7 @@ const Facts = ({ open: { project }, costs }: { open: OpenProject; costs: Record<
       {all > 0 ? (
         <Words size="small" tone="soft">
           The wood weighs about {formatWeight(all, project.unit)}
-          {heaviest ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}` : ''}. All faces:{' '}
+          {heaviest ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}` : ''}{carried ? `; the heaviest thing to carry home, ${carried.name}, ${formatWeight(carried.kilograms, project.unit)}` : ''}. All faces:{' '}
           {formatArea(surface, project.unit)}. By rule of thumb, at 12 % moisture: new treated wood is heavier.
         </Words>
       ) : null}
@@ -186,6 +196,13 @@ const Facts = ({ open: { project }, costs }: { open: OpenProject; costs: Record<
     </>
   );
 }; // prettier-ignore
+
+const asCarried = ({ kind, section, length, width, material }: Layout): Carried => {
+  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
+  const read = kind === 'board' ? parseSection(section, 'mm') : null;
+  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
+  return { name: `a whole ${section} ${material}`, length, width, thickness, material };
+};
 
 /** The longest board on sale or owned for a part; null where none has a price. */
 const longestSold = ({ project, book }: OpenProject) => {

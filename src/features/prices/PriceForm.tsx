@@ -76,6 +76,7 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
       onSubmitEditing={save}
       inputMode={place === 'price' ? 'decimal' : 'text'}
       autoFocus={place === 'price'}
+      pad={place === 'length' || place === 'width' ? project.unit : undefined}
     />
   );
   const kindOfPack = draft.unit === 'each' || draft.unit === 'pack';

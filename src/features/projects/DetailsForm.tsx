@@ -124,6 +124,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       error={draft[place] === '' && (place === 'name' || place === 'currency') ? null : error(place)}
       help={help}
       onSubmitEditing={onSubmit}
+      pad={LENGTHS.some((length) => length === place) ? draft.unit : undefined}
       inputMode={place === 'target' || place === 'tax' ? 'decimal' : place === 'builds' ? 'numeric' : 'text'}
     />
   );

@@ -69,6 +69,16 @@ export const cladding: Helper = {
         ],
         [along(0, wide, 0), up(0, 0, high)],
       ),
+      view(
+        isUpright ? 'Top' : 'Side',
+        [
+          ...(batten.count > 0 ? [box('batten', 0, 0, across, batten.thickness)] : []),
+          ...repeated(board.count, pitch, (offset) =>
+            box('cladding_board', offset, batten.thickness, Math.max(0, Math.min(board.width, across - offset)), board.thickness),
+          ),
+        ],
+        [up(0, 0, batten.thickness + board.thickness)],
+      ),
     ];
   },
   notes: ({ measure, part }, say) => [

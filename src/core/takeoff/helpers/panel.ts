@@ -66,6 +66,14 @@ export const panel: Helper = {
         ],
         [along(0, long, 0), up(0, 0, wide), ...(last < board.width ? [up(long, 0, last, 'right')] : [])],
       ),
+      view(
+        'Front',
+        [
+          box('board', 0, battens.thickness, long, board.thickness),
+          ...repeated(battens.count, step, (offset) => box('batten', long * 0.1 + offset - battens.width / 2, 0, battens.width, battens.thickness)),
+        ],
+        [up(0, 0, battens.thickness + board.thickness)],
+      ),
     ];
   },
   notes: ({ measure, text, part }, say) => {

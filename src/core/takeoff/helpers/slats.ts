@@ -56,6 +56,14 @@ export const slats: Helper = {
         ],
         [along(0, span, 0), up(0, 0, long), along(start + slat.width, start + slat.width + gap, long, 'above')],
       ),
+      view(
+        'Front',
+        [
+          ...(bearer.count > 0 ? [box('bearer', 0, 0, span, bearer.thickness)] : []),
+          ...repeated(slat.count, slat.width + gap, (offset) => box('slat', start + offset, bearer.thickness, slat.width, slat.thickness)),
+        ],
+        [up(0, 0, bearer.thickness + slat.thickness)],
+      ),
     ];
   },
   notes: ({ measure, part }, say) => [

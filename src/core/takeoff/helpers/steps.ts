@@ -50,6 +50,7 @@ export const steps: Helper = {
   draw: ({ measure, part }) => {
     const [rise, tread, number, step] = [measure('rise'), measure('tread'), measure('number'), measure('step')];
     const board = part('tread_board');
+    const [wide, thick] = [measure('width'), part('stringer').thickness];
     const treads = Math.max(0, number - 1);
     const run = treads * tread;
     const perTread = treads > 0 ? Math.round(board.count / treads) : 0;
@@ -69,6 +70,16 @@ export const steps: Helper = {
           ),
         ],
         [up(0, 0, step), along(0, run, 0), up(run, 0, rise, 'right')],
+      ),
+      view(
+        'Front',
+        [
+          ...repeated(part('stringer').count, part('stringer').count > 1 ? (wide - thick) / (part('stringer').count - 1) : 0, (offset) =>
+            behind(box('stringer', offset, 0, thick, treads * step)),
+          ),
+          ...repeated(treads, step, (offset) => box('tread_board', 0, offset + step - board.thickness, wide, board.thickness)),
+        ],
+        [along(0, wide, 0)],
       ),
     ];
   },
