@@ -118,16 +118,15 @@ const inBrowser = async (file: string) => {
           const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
           const first = () => document.querySelector('[aria-label*="Piece 1,"]')?.getAttribute('aria-label');
           const strip = () => document.querySelector('[data-testid=money-strip]');
-          const words = () => strip()?.querySelector('[aria-label*="to buy"]')?.getAttribute('aria-label');
           const before = first();
-          const money = words();
           const began = performance.now();
-          return new Promise<{ parts: number; plan: number }>((resolve) => {
+          return new Promise<{ parts: number; plan: number }>((resolve, reject) => {
             let parts = 0;
             const look = () => {
               if (parts === 0 && first() !== before) parts = performance.now() - began;
-              if (parts > 0 && words() !== money && strip()?.getAttribute('aria-busy') !== 'true')
+              if (parts > 0 && strip()?.getAttribute('aria-busy') !== 'true')
                 resolve({ parts, plan: performance.now() - began });
+              else if (performance.now() - began > 10_000) reject(new Error(`nothing moved: ${first()}`));
               else requestAnimationFrame(look);
             };
             set?.call(input, text);
@@ -167,4 +166,7 @@ const main = async () => {
   if (process.argv.includes('--record')) writeFileSync(RECORD, `${JSON.stringify(result, null, 2)}\n`);
   process.exit(0);
 };
-void main();
+main().catch((error) => {
+  console.error(error);
+  process.exit(1);
+});

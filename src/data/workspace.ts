@@ -25,6 +25,8 @@ const tellFull = (error: unknown): void => {
 
 const write = (client: QueryClient, key: readonly string[], save: () => Promise<Saved | void>): void => {
   writing = writing.then(async () => {
+    // What was typed is on screen first.
+    await new Promise((resolve) => setTimeout(resolve, 0));
     try {
       if ((await save()) !== 'refused') return;
       notify({

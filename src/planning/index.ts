@@ -34,6 +34,14 @@ export const usePlan = (project: Project, book: Book): { plan: Plan | null; isSt
 
 /** A short name for an input: the same for the same content. 53 bits of a multiplicative hash over its JSON. */
 export const fingerprint = (input: PlanInput): string => {
+  const held = fingerprints.get(input) ?? hash(input);
+  fingerprints.set(input, held);
+  return held;
+};
+
+const fingerprints = new WeakMap<PlanInput, string>();
+
+const hash = (input: PlanInput): string => {
   const text = JSON.stringify(input);
   let high = 0xdeadbeef;
   let low = 0x41c6ce57;

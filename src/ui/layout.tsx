@@ -8,6 +8,14 @@ export const TOUCH = 44;
 /** Whether there is room for a rail, and for list and detail side by side. */
 export const useIsWide = (): boolean => useWindowDimensions().width >= 900;
 
+/**
+ * React Native for the web gives a scrolling element a scrollTo of its own, with other arguments; dragging by keyboard
+ * asks the element for the browser's.
+ */
+const withOwnScroll = (node: unknown): void => {
+  if (node !== null && typeof node === 'object') Reflect.deleteProperty(node, 'scrollTo');
+};
+
 /** A scrolling column, and beside it on a wide screen the detail of what is chosen in it, or else `beside`. */
 export const Columns = ({
   children,
@@ -22,7 +30,7 @@ export const Columns = ({
   const ink = useInk();
   return (
     <View style={styles.columns}>
-      <ScrollView style={styles.column} contentContainerStyle={styles.scrolled}>
+      <ScrollView ref={withOwnScroll} style={styles.column} contentContainerStyle={styles.scrolled}>
         <View style={[styles.list, isWide && styles.wideList]}>{children}</View>
       </ScrollView>
       {isWide && detail ? (

@@ -24,6 +24,14 @@ const SYMBOLS: Record<string, string> = {
 
 /** How many decimals a currency has, by ISO 4217; 2 for a code that is unknown. */
 export const decimals = (currency: string): number => {
+  const held = known.get(currency) ?? decimalsOf(currency);
+  known.set(currency, held);
+  return held;
+};
+
+const known = new Map<string, number>();
+
+const decimalsOf = (currency: string): number => {
   try {
     return (
       new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ??

@@ -48,6 +48,17 @@ export interface PlanInput {
 
 /** The input that a project and the price book give: stores of its currency that it does not leave out. */
 export const planInput = (project: Project, book: Book): PlanInput => {
+  const held = inputs.get(project);
+  if (held?.book === book) return held.input;
+  const input = makeInput(project, book);
+  inputs.set(project, { book, input });
+  return input;
+};
+
+/** The last input of each project, kept as long as the project is. */
+const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
+
+const makeInput = (project: Project, book: Book): PlanInput => {
   const { parts, problems } = resolve(project);
   const usable = Object.values(book.stores).filter(
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),

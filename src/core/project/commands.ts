@@ -4,7 +4,7 @@ import { change, type Change } from './history';
 import { pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
 import { settle } from './settle';
 import type { Extra, Group, Joint, Measure, Option, Part, Project, Purchase, Variable } from './types';
-import { isFormula } from './values';
+import { isFormula, keepValues, valuesOf, type Values } from './values';
 
 type ProjectFields = Pick<
   Project,
@@ -52,14 +52,17 @@ export const apply = (
   project: Project,
   command: Command,
   at: number,
-): { document: Project; change: Change } | null =>
-  mergeable(
-    change(project, label(project, command), at, (draft) => {
-      mutate(draft, command, project);
-      settle(draft, current(draft) as Project);
-    }),
-    command,
-  );
+): { document: Project; change: Change } | null => {
+  let values: Values | null = null;
+  const result = change(project, label(project, command), at, (draft) => {
+    mutate(draft, command, project);
+    const rest = current(draft) as Project;
+    settle(draft, rest);
+    values = valuesOf(rest);
+  });
+  if (result && values) keepValues(result.document, values);
+  return mergeable(result, command);
+};
 
 /** Editing one field goes on being one step while it is typed. */
 const mergeable = (result: ReturnType<typeof apply>, command: Command): ReturnType<typeof apply> => {

@@ -44,6 +44,11 @@ export const valuesOf = (project: Project): Values => {
   return values;
 };
 
+/** Lets a project that differs from another only in what its formulas come to have the other's values. */
+export const keepValues = (project: Project, values: Values): void => {
+  known.set(project, values);
+};
+
 const workOut = (project: Project): Values => {
   const values: Values = { variables: {}, parts: {}, joints: {}, extras: {} };
   const scope = scopeOf(project);
@@ -216,24 +221,46 @@ const named = (name: string, result: Result<Quantity>): Result<Quantity> =>
     ? result
     : fail(result.problems[0]?.code ?? '', `in ${name}: ${result.problems[0]?.sentence ?? ''}`);
 
+interface Found {
+  part: Part;
+  home: Home;
+  word: string;
+}
+
+const indexes = new WeakMap<Project, Map<string, Found[]>>();
+
+/** Every part of what is made, by the word that formulas have for it. */
+const indexOf = (project: Project): Map<string, Found[]> => {
+  const held = indexes.get(project);
+  if (held) return held;
+  const index = new Map<string, Found[]>();
+  for (const group of project.groups) {
+    const option = chosenOption(group);
+    for (const part of option?.parts ?? []) {
+      const word = identifier(part.name);
+      if (option) index.set(word, [...(index.get(word) ?? []), { part, home: { group, option }, word }]);
+    }
+  }
+  indexes.set(project, index);
+  return index;
+};
+
 /** `rail`, `frame.rail`: in the same option, else anywhere among what is made. */
 export const findPart = (project: Project, path: string[], home?: Home): Result<{ part: Part; home: Home }> => {
-  const [last = ''] = path.slice(-1);
+  const word = path.at(-1)?.toLowerCase() ?? '';
   const groupName = path.length > 1 ? path[0]?.toLowerCase() : undefined;
-  const isIt = (part: Part) => identifier(part.name) === last.toLowerCase();
-  const own = groupName === undefined ? home?.option.parts.find(isIt) : undefined;
-  if (own && home) return ok({ part: own, home });
-  const found = project.groups.flatMap((group) => {
-    if (groupName !== undefined && identifier(group.name) !== groupName) return [];
-    const option = chosenOption(group);
-    return option ? option.parts.filter(isIt).map((part) => ({ part, home: { group, option } })) : [];
-  });
-  const [first, second] = found;
+  const all = indexOf(project).get(word) ?? [];
+  if (groupName === undefined && home) {
+    const made = all.find((found) => found.home.option.id === home.option.id);
+    const own = made?.part ?? home.option.parts.find((part) => identifier(part.name) === word);
+    if (own) return ok({ part: own, home });
+  }
+  const [first, second] = groupName === undefined ? all : all.filter((found) => identifier(found.home.group.name) === groupName);
   if (!first) return fail('name', `there is no part ${path.join('.')}`);
   if (second)
     return fail(
       'name',
-      `${last} is in ${first.home.group.name} and in ${second.home.group.name}; write ${identifier(first.home.group.name)}.${last}`,
+      `${word} is in ${first.home.group.name} and in ${second.home.group.name}; write ${identifier(first.home.group.name)}.${word}`,
     );
   return ok(first);
 }; // prettier-ignore

@@ -1,3 +1,4 @@
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   closestCenter,
@@ -8,18 +9,14 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { formatMoney, type Minor } from '@/core/measure';
 import { chosenOption, partLetters, type Group, type Part } from '@/core/project';
 import type { Check } from '@/core/takeoff';
 import type { OpenProject } from '@/data';
-import { Band, Icon, Row, TOUCH, useInk, Words } from '@/ui';
+import { Band, Row, Words } from '@/ui';
 import { CheckWords } from './CheckWords';
+import { onScreen, PartRow } from './PartRow';
 import { GroupHardware } from './GroupHardware';
 import { measuredWords } from './MeasuredFields';
 import type { Chosen } from './chosen';
@@ -34,15 +31,41 @@ interface Props {
   onChoose: (chosen: Chosen) => void;
 }
 
+const NONE: Check[] = [];
+
+// The same objects at every drawing: new ones would draw every row again.
+const BY_POINTER = { activationConstraint: { distance: 4 } };
+const BY_KEYS = {
+  coordinateGetter: sortableKeyboardCoordinates,
+  // A list that glides is not yet where the next key expects it.
+  scrollBehavior: 'auto',
+} as const;
+
 const partsOf = (group: Group): Part[] => chosenOption(group)?.parts ?? [];
 
 /** The parts by group, in an order that is changed by dragging, within a group and between groups. */
 export const GroupList = ({ open: { project, run }, costs, checks, chosen, onChoose }: Props) => {
   const letters = partLetters(project);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  const [screen] = useState(onScreen);
+  const settled = useDeferredValue(project);
+  const lateCosts = useDeferredValue(costs);
+  const lateParts = useMemo(
+    () => new Map(settled.groups.flatMap(partsOf).map((part) => [part.id, part])),
+    [settled],
   );
+  /** What is on screen changes at once; the rest of a long list a moment later. */
+  const late = (part: Part): Part => (screen.has(part.id) ? part : (lateParts.get(part.id) ?? part));
+  const latest = useRef(onChoose);
+  useEffect(() => {
+    latest.current = onChoose;
+  });
+  const choosePart = useCallback((id: string) => latest.current({ kind: 'part', id }), []);
+  const checksById = useMemo(() => {
+    const byId = new Map<string, Check[]>();
+    for (const check of checks) byId.set(check.id, [...(byId.get(check.id) ?? []), check]);
+    return byId;
+  }, [checks]);
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const move = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     const target = project.groups.find((group) => partsOf(group).some(({ id }) => id === over.id));
@@ -87,23 +110,29 @@ export const GroupList = ({ open: { project, run }, costs, checks, chosen, onCho
               label={`Change group ${group.name}`}
               onPress={() => onChoose({ kind: 'group', id: group.id })}
             />
-            <SortableContext items={parts.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+            <SortedParts ids={parts.map(({ id }) => id)}>
               {parts.map((part) => (
                 <PartRow
                   key={part.id}
-                  part={part}
-                  letter={letters[part.id] ?? ''}
-                  words={partWords(part, project.unit)}
-                  measured={measuredWords(part, project)}
-                  checks={checks.filter(({ id }) => id === part.id)}
-                  cost={
-                    costs[part.id] === undefined ? null : formatMoney(costs[part.id] ?? 0, project.currency)
-                  }
+                  id={part.id}
+                  line={{
+                    name: late(part).name,
+                    quantity: late(part).quantity,
+                    letter: letters[part.id] ?? '',
+                    words: partWords(late(part), project.unit),
+                    measured: measuredWords(late(part), project),
+                    checks: checksById.get(part.id) ?? NONE,
+                    cost:
+                      lateCosts[part.id] === undefined
+                        ? null
+                        : formatMoney(lateCosts[part.id] ?? 0, project.currency),
+                  }}
+                  screen={screen}
                   isChosen={chosen?.id === part.id}
-                  onChoose={() => onChoose({ kind: 'part', id: part.id })}
+                  onChoose={choosePart}
                 />
               ))}
-            </SortableContext>
+            </SortedParts>
             <GroupHardware
               project={project}
               group={group}
@@ -129,80 +158,19 @@ export const GroupList = ({ open: { project, run }, costs, checks, chosen, onCho
   );
 };
 
-interface RowProps {
-  part: Part;
-  letter: string;
-  measured: string;
-  checks: Check[];
-  words: string;
-  cost: string | null;
-  isChosen: boolean;
-  onChoose: () => void;
-}
-
-const PartRow = ({ part, letter, words, measured, checks, cost, isChosen, onChoose }: RowProps) => {
-  const ink = useInk();
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
-    id: part.id,
-  });
-  const handle = { ...attributes, ...listeners, 'aria-label': `Move ${part.name}` } as object;
+/** Hands the same list on as long as it names the same parts, so that rows need not be drawn again. */
+const SortedParts = ({ ids, children }: { ids: string[]; children: ReactNode }) => {
+  const key = ids.join(' ');
+  const items = useMemo(() => key.split(' ').filter((id) => id !== ''), [key]);
   return (
-    <View
-      ref={setNodeRef as unknown as React.Ref<View>}
-      style={[
-        styles.line,
-        { backgroundColor: ink.card, borderColor: ink.hairline },
-        transform && { transform: [{ translateY: transform.y }] },
-        isDragging && [styles.dragged, { borderColor: ink.spruce }],
-      ]}
-    >
-      <View ref={setActivatorNodeRef as unknown as React.Ref<View>} {...handle} style={styles.handle}>
-        <Icon name="grip" color={ink.soft} size={18} />
-      </View>
-      <Row
-        onPress={onChoose}
-        label={`Change ${part.quantity} ${part.name}, ${words}`}
-        isChosen={isChosen}
-        style={styles.row}
-      >
-        <View style={styles.inside}>
-          <Words size="strong" align="right" style={styles.quantity}>
-            {part.quantity} ×
-          </Words>
-          <View style={styles.middle}>
-            <Words numberOfLines={1}>
-              {letter === '' ? '' : `${letter} `}
-              {part.name}
-            </Words>
-            <Words size="small" tone="soft">
-              {words}
-            </Words>
-            {measured ? <Words size="small">{measured}</Words> : null}
-            <CheckWords checks={checks} />
-          </View>
-          {cost ? <Words size="strong">{cost}</Words> : null}
-        </View>
-      </Row>
-    </View>
+    <SortableContext items={items} strategy={verticalListSortingStrategy}>
+      {children}
+    </SortableContext>
   );
 };
 
 const styles = StyleSheet.create({
   group: { marginTop: 8 },
-  line: { flexDirection: 'row', borderBottomWidth: 1 },
-  dragged: { zIndex: 2, borderTopWidth: 1 },
-  handle: {
-    width: TOUCH,
-    minHeight: TOUCH,
-    alignItems: 'center',
-    justifyContent: 'center',
-    touchAction: 'none',
-    cursor: 'grab',
-  } as object,
-  row: { flex: 1, borderBottomWidth: 0, paddingVertical: 8, paddingRight: 16 },
-  inside: { flexDirection: 'row', alignItems: 'center', gap: 10 },
-  quantity: { minWidth: 40 },
-  middle: { flex: 1 },
   nothing: { padding: 16 },
   own: { paddingHorizontal: 16, paddingVertical: 6 },
 });

@@ -1,10 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
 import { formatArea, formatMoney, formatWeight } from '@/core/measure';
 import { planInput, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/prices';
-import { emptyExtra, emptyGroup, resolve, type ResolvedPart } from '@/core/project';
+import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
 import { actualThickness, parseSection, parseThickness } from '@/core/wood';
 import { newId, useProject, type OpenProject } from '@/data';
@@ -37,7 +37,9 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const [groupId, setGroupId] = useState<string | null>(null);
   const [opened, setOpened] = useState<Opened>(null);
   const costs = useMemo(() => (plan ? inThePiece(project, plan) : {}), [project, plan]);
-  const checks = useMemo(() => checksOf(project, longestSold(open)), [project, open]);
+  // Checks may come a moment after what was typed.
+  const settled = useDeferredValue(project);
+  const checks = useMemo(() => checksOf(settled, longestSold(settled, book)), [settled, book]);
   const addGroup = () => {
     const names = new Set(project.groups.map(({ name }) => name));
     let number = project.groups.length + 1;
@@ -205,7 +207,7 @@ const asCarried = ({ kind, section, length, width, material }: Layout): Carried 
 };
 
 /** The longest board on sale or owned for a part; null where none has a price. */
-const longestSold = ({ project, book }: OpenProject) => {
+const longestSold = (project: Project, book: Book) => {
   const { offers, owned } = planInput(project, book);
   const needs = needsOf(resolve(project).parts, offers);
   return (part: ResolvedPart): number | null => {

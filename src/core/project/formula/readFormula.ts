@@ -40,6 +40,19 @@ const WORD = /^[\p{L}_$][\p{L}\p{N}_.]*/u;
  * `+ - * /`, brackets and the functions of FUNCTIONS. Problems: `formula`, quoting where it goes wrong.
  */
 export const readFormula = (text: string): Result<Formula> => {
+  const held = read.get(text);
+  if (held) return held;
+  const result = parse(text);
+  if (read.size >= MOST_READ) read.clear();
+  read.set(text, result);
+  return result;
+};
+
+/** What was read before, by its text: a change of one measure leaves nearly all formulas as they are. */
+const read = new Map<string, Result<Formula>>();
+const MOST_READ = 5000;
+
+const parse = (text: string): Result<Formula> => {
   const lexed = takeLiterals(text);
   if (!lexed.ok) return lexed;
   let tree: Expression;
