@@ -205,7 +205,7 @@ describe.each([
   step('a finish for all of it, in cans', async () => {
     await hands.press(button('Add a finish'));
     await hands.write(field('One covers'), '40 ft2');
-    await page.getByText(/sq ft in 2 coats: \d+ of 40 ft2/).last().waitFor();
+    await page.getByText(/sq ft in 2 coats: \d+ × Finish, 40 ft2 each/).last().waitFor();
     await hands.press(button('Done').last());
     await page.getByRole('group', { name: 'For the whole project' }).waitFor();
   }); // prettier-ignore

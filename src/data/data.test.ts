@@ -153,7 +153,7 @@ test('fifty steps and more can be undone', async () => {
   for (let n = 1; n <= 60; n++) step(client, 't', 'undo');
   expect(client.getQueryData<Projects>(KEYS.projects)?.records['t']?.project).toEqual(trellis);
   await written();
-});
+}, 30_000);
 
 test('undo in a project takes back its changes and the prices put in from it, the newest first', async () => {
   const client = await open();

@@ -8,6 +8,8 @@ export interface DrawnPiece {
   key: string;
   outline: [x: number, y: number][];
   name: string;
+  /** Stands for the name where that does not fit. */
+  letter?: string;
   size: string;
 }
 
@@ -77,7 +79,7 @@ export const LayoutDrawing = ({ length, width, color, pieces, offcuts, kind, lon
             </G>
           );
         })}
-        {pieces.map(({ key, outline, name, size }) => {
+        {pieces.map(({ key, outline, name, letter = '', size }) => {
           const xs = outline.map(([x]) => X(x));
           const ys = outline.map(([, y]) => Y(y));
           const [left, right, top, bottom] = [
@@ -89,7 +91,8 @@ export const LayoutDrawing = ({ length, width, color, pieces, offcuts, kind, lon
           const room = right - left - 8;
           const inOneLine = fitting([`${name} ${size}`], room);
           const isTall = bottom - top >= 38;
-          const text = inOneLine ?? fitting([name, size], room);
+          const short = letter === '' ? [] : [`${letter} ${size}`];
+          const text = inOneLine ?? fitting([...short, name, size, letter], room);
           return (
             <G key={key}>
               <Polygon

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { fromInches, MICROS, toMm } from '../measure';
-import { chosenOption, emptyBook, emptyProject } from '../project';
+import { chosenOption, emptyBook, emptyProject, resolve, type Project } from '../project';
 import { counter, fromCsv, must } from '../testing';
 import {
   readParts,
@@ -236,3 +236,17 @@ test('a length of 31 1/2 in is kept as it was written', () => {
     ticks: fromInches(31.5),
   });
 });
+
+test.each(['compost-station', 'record-shelf', 'sandpit'])(
+  '%s, built from helpers with its formulas, is the same after a file',
+  (name) => {
+    const text = readFileSync(`demo/${name}.billet.json`, 'utf8');
+    const { project, book } = must(readProjectFile(text, name));
+    expect(project.variables.length).toBeGreaterThan(3);
+    expect(writeProjectFile(project, book)).toBe(text);
+    // As parts.csv it is the same to buy: what fastens and covers is listed too.
+    const again = must(readParts(writeParts(project), 'parts.csv', project.unit, counter()));
+    const count = (of: Project) => resolve(of).parts.reduce((sum, part) => sum + part.count, 0);
+    expect(count({ ...project, groups: again, variables: [], extras: [] })).toBe(count(project));
+  },
+);

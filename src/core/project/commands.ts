@@ -1,51 +1,12 @@
 import { current, type Draft } from 'immer';
 import { parseLength, writeLength, type LengthUnit } from '../measure';
+import { groupName, label, partName } from './commandLabel';
+import type { Command } from './commandTypes';
 import { change, type Change } from './history';
-import { pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
+import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
 import { settle } from './settle';
-import type { Extra, Group, Joint, Measure, Option, Part, Project, Purchase, Variable } from './types';
+import type { Extra, Measure, Option, Part, Project, Variable } from './types';
 import { isFormula, keepValues, valuesOf, type Values } from './values';
-
-type ProjectFields = Pick<
-  Project,
-  'name' | 'note' | 'unit' | 'currency' | 'builds' | 'target' | 'settings' | 'fastenerSpare'
->;
-
-/** Every way in which a project changes. Plain objects; new ids are made by whoever sends one. */
-export type Command =
-  | { type: 'editProject'; fields: Partial<ProjectFields> }
-  | { type: 'addGroup'; group: Group }
-  | {
-      type: 'editGroup';
-      groupId: string;
-      fields: Partial<Pick<Group, 'name' | 'exposure' | 'materials' | 'copies'>>;
-    }
-  | { type: 'removeGroup'; groupId: string }
-  | { type: 'addPart'; groupId: string; part: Part; index?: number }
-  | { type: 'editPart'; partId: string; fields: Partial<Omit<Part, 'id'>> }
-  | { type: 'removePart'; partId: string }
-  | { type: 'movePart'; partId: string; groupId: string; index: number }
-  | { type: 'addParts'; groupId: string; parts: Part[] }
-  | { type: 'importParts'; groups: Group[] }
-  | { type: 'addVariable'; variable: Variable }
-  /** A new name goes into every formula. */
-  | { type: 'editVariable'; variableId: string; fields: Partial<Omit<Variable, 'id'>> }
-  /** Its value takes its place in every formula. */
-  | { type: 'removeVariable'; variableId: string }
-  | { type: 'addJoint'; groupId: string; joint: Joint }
-  | { type: 'editJoint'; jointId: string; fields: Partial<Omit<Joint, 'id'>> }
-  | { type: 'removeJoint'; jointId: string }
-  | { type: 'addExtra'; extra: Extra }
-  | { type: 'editExtra'; extraId: string; fields: Partial<Omit<Extra, 'id'>> }
-  | { type: 'removeExtra'; extraId: string }
-  /** What a helper made: a new group with its measures and extras. */
-  | { type: 'addMade'; group: Group; variables: Variable[]; extras: Extra[] }
-  /** What a helper made anew, in place of what it had made of the option before. */
-  | { type: 'remake'; groupId: string; option: Option; variables: Variable[]; extras: Extra[] }
-  | { type: 'excludeStore'; storeId: string; excluded: boolean }
-  /** A purchase of an id that is there already takes its place. */
-  | { type: 'recordPurchase'; purchase: Purchase }
-  | { type: 'removePurchase'; purchaseId: string };
 
 /** Applies one command. Null when it changes nothing: unknown ids and equal values included. */
 export const apply = (
@@ -95,6 +56,7 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
       return;
     case 'removeGroup':
       draft.groups = draft.groups.filter((group) => group.id !== command.groupId);
+      draft.variables = withoutUnused(draft, ownMeasures(before, command.groupId));
       draft.extras = draft.extras.filter((extra) => extra.groupId !== command.groupId);
       return;
     case 'addPart':
@@ -190,6 +152,9 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
     }
     case 'importParts':
       draft.groups = command.groups;
+      draft.extras = draft.extras.filter(
+        ({ groupId }) => groupId === null || command.groups.some(({ id }) => id === groupId),
+      );
       return;
     case 'excludeStore':
       if (draft.excludedStores.includes(command.storeId) === command.excluded) return;
@@ -217,6 +182,25 @@ const assign = <T extends object>(target: T | undefined, fields: Partial<T>): vo
 
 const insert = <T>(list: T[] | undefined, entry: T, index = list?.length ?? 0): void => {
   list?.splice(index, 0, entry);
+};
+
+/** Ids of the measures that a helper made for a group. */
+const ownMeasures = (project: Project, groupId: string): Set<string> =>
+  new Set(
+    (project.groups.find(({ id }) => id === groupId)?.options ?? [])
+      .flatMap(({ made }) => Object.values(made?.answers ?? {}))
+      .flatMap((answer) => (answer.startsWith('=') ? [answer.slice(1)] : [])),
+  );
+
+/** The measures without those of `ids` that no formula uses any more. */
+const withoutUnused = (draft: ProjectDraft, ids: Set<string>): Variable[] => {
+  let left = draft.variables;
+  for (;;) {
+    const used = namesUsed({ ...draft, variables: left });
+    const kept = left.filter(({ id, name }) => !ids.has(id) || used.has(name.toLowerCase()));
+    if (kept.length === left.length) return kept;
+    left = kept;
+  }
 };
 
 const optionOf = (draft: ProjectDraft, groupId: string): Option | undefined => {
@@ -256,71 +240,4 @@ const keepMeasures = (draft: ProjectDraft, unit: LengthUnit): void => {
   }
   const { kerf, endTrim, sheetTrim, shortOk } = draft.settings;
   [kerf, endTrim, sheetTrim, shortOk].forEach(keep);
-};
-
-const partName = (project: Project, partId: string): string =>
-  project.groups
-    .flatMap(({ options }) => options)
-    .flatMap(({ parts }) => parts)
-    .find(({ id }) => id === partId)?.name ?? 'a part';
-
-const groupName = (project: Project, groupId: string): string =>
-  project.groups.find(({ id }) => id === groupId)?.name ?? 'a group';
-
-const variableName = (project: Project, variableId: string): string =>
-  project.variables.find(({ id }) => id === variableId)?.name ?? 'a measure';
-
-/** What a command does, for the undo button. */
-const label = (project: Project, command: Command): string => {
-  switch (command.type) {
-    case 'editProject':
-      return 'change project details';
-    case 'addGroup':
-      return `add group ${command.group.name}`;
-    case 'editGroup':
-      return `change group ${groupName(project, command.groupId)}`;
-    case 'removeGroup':
-      return `delete group ${groupName(project, command.groupId)}`;
-    case 'addPart':
-      return `add ${command.part.name}`;
-    case 'editPart':
-      return `change ${partName(project, command.partId)}`;
-    case 'removePart':
-      return `delete ${partName(project, command.partId)}`;
-    case 'movePart':
-      return `move ${partName(project, command.partId)}`;
-    case 'addParts':
-      return `add ${command.parts.length} parts`;
-    case 'addVariable':
-      return `add measure ${command.variable.name}`;
-    case 'editVariable':
-      return `change ${variableName(project, command.variableId)}`;
-    case 'removeVariable':
-      return `delete measure ${variableName(project, command.variableId)}`;
-    case 'addJoint':
-      return `fasten ${command.joint.name}`;
-    case 'editJoint':
-      return 'change fasteners';
-    case 'removeJoint':
-      return 'delete fasteners';
-    case 'addExtra':
-      return `add ${command.extra.name}`;
-    case 'editExtra':
-    case 'removeExtra': {
-      const name = project.extras.find(({ id }) => id === command.extraId)?.name ?? '';
-      return `${command.type === 'editExtra' ? 'change' : 'delete'} ${name}`;
-    }
-    case 'addMade':
-      return `add ${command.group.name}`;
-    case 'remake':
-      return `make ${groupName(project, command.groupId)} anew`;
-    case 'importParts':
-      return 'import parts';
-    case 'excludeStore':
-      return command.excluded ? 'leave out a store' : 'use a store again';
-    case 'recordPurchase':
-      return `bought ${command.purchase.lines.map(({ item }) => item.name).join(', ')}`;
-    case 'removePurchase':
-      return 'not bought after all';
-  }
 };

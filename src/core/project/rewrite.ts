@@ -1,5 +1,13 @@
 import { writeLength, type LengthUnit } from '../measure';
-import { evaluateAs, mapFormula, readFormula, toFraction, writeFormula, type Formula } from './formula';
+import {
+  evaluateAs,
+  mapFormula,
+  namesIn,
+  readFormula,
+  toFraction,
+  writeFormula,
+  type Formula,
+} from './formula';
 import { identifier } from './names';
 import type { Group, Measure, Option, Project } from './types';
 import { findPart, homeOf, isFormula, measuresOf, scopeOf, valuesOf } from './values';
@@ -47,6 +55,19 @@ export const rewriteFormulas = (project: Project, to: (text: string, place: Plac
           dimension: { finish: 2, glue: 2, area: 2, volume: 3, count: 0 }[extra.rule],
         }) ?? extra.amount;
 }; // prettier-ignore
+
+/** The names of measures that formulas use, in small letters. */
+export const namesUsed = (project: Project): Set<string> => {
+  const used = new Set<string>();
+  rewriteFormulas(project, (text) => {
+    const formula = readFormula(text);
+    if (formula.ok)
+      for (const path of namesIn(formula.value))
+        if (path.length === 1) used.add((path[0] ?? '').toLowerCase());
+    return null;
+  });
+  return used;
+};
 
 /** A formula with some of its names replaced; null when none is, or when it cannot be read. */
 const replaceNames = (text: string, replace: (path: string[]) => Formula | null): string | null => {

@@ -1,36 +1,53 @@
 import { parseEnds, writeEnds } from '../wood';
-import type { Project } from './types';
-import { measuresOf, valuesOf } from './values';
+import type { Part, Project } from './types';
+import { measuresOf, valuesOf, type Values } from './values';
+
+/** What of a part is not in step with its formulas. */
+const changesOf = (part: Part, found: Values['parts'][string]): ((held: Part) => void)[] => {
+  const changes: ((held: Part) => void)[] = [];
+  for (const [field, measure] of measuresOf(part)) {
+    const value = found[field];
+    if (!measure || !value?.ok || value.value < 0 || measure.ticks === value.value) continue;
+    const ticks = value.value;
+    changes.push((held) => {
+      const kept = measuresOf(held).find(([name]) => name === field)?.[1];
+      if (kept) kept.ticks = ticks;
+    });
+  }
+  const { quantity, angle } = found;
+  if (quantity?.ok && part.quantity !== quantity.value)
+    changes.push((held) => (held.quantity = quantity.value));
+  const ends = parseEnds(part.ends);
+  if (angle?.ok && ends.ok && ends.value.shape !== 'square') {
+    const written = writeEnds({ ...ends.value, angle: angle.value });
+    if (written !== part.ends) changes.push((held) => (held.ends = written));
+  }
+  return changes;
+};
 
 /**
  * Writes into `draft` what its formulas come to, so that every measure and count kept says what it follows from and
- * what that is. Where a formula is wrong the last value stays, and `resolve` tells. `project`: the same, at rest.
+ * what that is. Where a formula is wrong the last value stays, and `resolve` tells. `project`: the same, at rest;
+ * the draft is touched only where something differs.
  */
 export const settle = (draft: Project, project: Project): void => {
   const values = valuesOf(project);
-  for (const group of draft.groups)
-    for (const option of group.options) {
-      for (const part of option.parts) {
+  project.groups.forEach((group, g) =>
+    group.options.forEach((option, o) => {
+      option.parts.forEach((part, p) => {
         const found = values.parts[part.id];
-        if (!found) continue;
-        for (const [field, measure] of measuresOf(part)) {
-          const value = found[field];
-          if (measure && value?.ok && value.value >= 0 && measure.ticks !== value.value)
-            measure.ticks = value.value;
-        }
-        if (found.quantity?.ok && part.quantity !== found.quantity.value)
-          part.quantity = found.quantity.value;
-        const ends = parseEnds(part.ends);
-        if (found.angle?.ok && ends.ok && ends.value.shape !== 'square') {
-          const written = writeEnds({ ...ends.value, angle: found.angle.value });
-          if (written !== part.ends) part.ends = written;
-        }
-      }
-      for (const joint of option.joints ?? []) {
+        const changes = found ? changesOf(part, found) : [];
+        const held = changes.length > 0 ? draft.groups[g]?.options[o]?.parts[p] : undefined;
+        if (held) for (const change of changes) change(held);
+      });
+      option.joints?.forEach((joint, j) => {
         const value = values.joints[joint.id];
-        if (value?.ok && joint.quantity !== value.value) joint.quantity = value.value;
-      }
-    }
+        if (!value?.ok || joint.quantity === value.value) return;
+        const held = draft.groups[g]?.options[o]?.joints?.[j];
+        if (held) held.quantity = value.value;
+      });
+    }),
+  );
 };
 
 /** A project with its measures in step with its formulas. */

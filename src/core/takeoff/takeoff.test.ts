@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { formatLength, fromInches, fromMm, type LengthUnit } from '../measure';
-import { emptyProject, resolve, valuesOf, type Project } from '../project';
+import { apply, emptyProject, resolve, valuesOf, type Project } from '../project';
 import { counter, must } from '../testing';
 import { HELPERS, helperOf, previewMade, sizesOf, toldBefore, usualAnswers, type Told } from '.';
 
@@ -193,3 +193,13 @@ test('answers that are missing or wrong are told, each at its place', () => {
   const result = previewMade(helper!, { ...usualAnswers(helper!, 'in'), span: '', slat: '9x9', largest_gap: 'wide' }, { project: emptyProject('p', 'Case', 'in', 'USD'), groupName: 'Slats', materials: [], newId: counter() });
   expect(!result.ok && result.problems.map(({ place }) => place)).toEqual(['span', 'slat', 'largest_gap']);
 }); // prettier-ignore
+
+test('a deleted group takes its measures along, but those that others use', () => {
+  const first = made('legs');
+  const second = made('slats', { span: 'length', length: '20' }, 'in', first.project);
+  const after = apply(second.project, { type: 'removeGroup', groupId: first.group.id }, 0)?.document;
+  const names = after?.variables.map(({ name }) => name) ?? [];
+  expect(names).toContain('length');
+  expect(names).not.toContain('overhang');
+  expect(problemsOf(after!)).toEqual([]);
+});

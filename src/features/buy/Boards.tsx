@@ -64,6 +64,7 @@ const Drawn = ({
       key: `${index}`,
       outline,
       name: `${letters[partId] ?? ''} ${part}`.trim(),
+      letter: letters[partId],
       size: layout.kind === 'sheet' ? `${along} x ${across}` : along,
     };
   });

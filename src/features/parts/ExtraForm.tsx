@@ -1,9 +1,10 @@
 import { View } from 'react-native';
 import { formatArea, formatVolume, parseArea, parseCount, parseVolume } from '@/core/measure';
 import { resolve, resolveExtra, scopeOf, homeOf, type Extra, type ExtraRule } from '@/core/project';
-import { ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Words } from '@/ui';
+import { EditFoot } from './EditFoot';
 
 const RULES: { value: ExtraRule; label: string }[] = [
   { value: 'finish', label: 'The surface of parts' },
@@ -47,24 +48,13 @@ export const ExtraForm = ({
     <Detail
       title={extra.name}
       onClose={onClose}
-      foot={
-        <>
-          <Button icon="delete" onPress={remove}>
-            Delete
-          </Button>
-          <Button mode="contained" onPress={onClose}>
-            Done
-          </Button>
-        </>
-      }
+      foot={<EditFoot onRemove={remove} onDone={onClose} />}
     >
       <ReadField
         label="Name"
         text={extra.name}
         read={(text) =>
-          text.trim() === ''
-            ? { ok: false, problems: [{ code: 'blank', place: '', sentence: 'Give it a name.' }] }
-            : ok(text.trim())
+          text.trim() === '' ? fail('blank', 'Give it a name.') : ok(text.trim())
         }
         onRead={(name) => edit({ name })}
       />
@@ -149,9 +139,9 @@ export const ExtraForm = ({
   );
 }; // prettier-ignore
 
-/** `28.7 sq ft in all: 3 of it`. */
+/** `28.7 sq ft in 2 coats: 3 × oil, 10 ft2 each`. */
 export const extraWords = (extra: Extra, amount: number, count: number, unit: 'in' | 'mm'): string => {
-  if (extra.rule === 'count') return `${count} of it`;
+  if (extra.rule === 'count') return `${count} × ${extra.item || extra.name}`;
   const size = extra.rule === 'volume' ? formatVolume(amount, unit) : formatArea(amount, unit);
-  return `${size}${extra.coats > 1 ? ` in ${extra.coats} coats` : ''}: ${count} of ${extra.covers}`;
+  return `${size}${extra.coats > 1 ? ` in ${extra.coats} coats` : ''}: ${count} × ${extra.item || extra.name}, ${extra.covers} each`;
 };

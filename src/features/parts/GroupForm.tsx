@@ -1,8 +1,9 @@
 import { parseCount } from '@/core/measure';
 import { chosenOption, emptyExtra, type Joint } from '@/core/project';
-import { ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
 import { Button, Choice, Detail, ReadField } from '@/ui';
+import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
 import { MaterialField } from './MaterialField';
 import { EXPOSURES } from './words';
@@ -29,9 +30,7 @@ export const GroupForm = ({
     const isTaken = project.groups.some((other) => other.id !== groupId && other.name === name);
     const sentence =
       name === '' ? 'Give the group a name.' : `There is a group ${name} already; give it another name.`;
-    return name === '' || isTaken
-      ? { ok: false, problems: [{ code: 'name', place: '', sentence }] }
-      : ok(name);
+    return name === '' || isTaken ? fail('name', sentence) : ok(name);
   };
   const count = chosenOption(group)?.parts.length ?? 0;
   const cut = (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
@@ -77,16 +76,7 @@ export const GroupForm = ({
     <Detail
       title={group.name}
       onClose={onClose}
-      foot={
-        <>
-          <Button icon="delete" onPress={remove}>
-            Delete the group
-          </Button>
-          <Button mode="contained" onPress={onClose}>
-            Done
-          </Button>
-        </>
-      }
+      foot={<EditFoot remove="Delete the group" onRemove={remove} onDone={onClose} />}
     >
       <ReadField
         label="Name of the group"

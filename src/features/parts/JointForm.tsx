@@ -9,9 +9,10 @@ import {
   type JointKind,
   type Part,
 } from '@/core/project';
-import { ok } from '@/core/result';
+import { fail, ok } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Words } from '@/ui';
+import { EditFoot } from './EditFoot';
 import { countReader } from './reading';
 
 const KINDS: { value: JointKind; label: string }[] = [
@@ -50,16 +51,7 @@ export const JointForm = ({
     <Detail
       title={resolved?.name ?? joint.name}
       onClose={onClose}
-      foot={
-        <>
-          <Button icon="delete" onPress={remove}>
-            Delete
-          </Button>
-          <Button mode="contained" onPress={onClose}>
-            Done
-          </Button>
-        </>
-      }
+      foot={<EditFoot onRemove={remove} onDone={onClose} />}
     >
       <Choice label="Fastened by" value={joint.how} options={KINDS} onChange={(how) => edit({ how, item: '' })} />
       <Choice label="Through this part" value={joint.first} options={parts} onChange={(first) => edit({ first })} />
@@ -111,7 +103,7 @@ export const JointForm = ({
         read={(text) => {
           const percent = parseDecimal(text);
           if (!percent.ok || percent.value <= 100) return percent;
-          return { ok: false, problems: [{ code: 'percent', place: '', sentence: 'No more than 100 percent.' }] };
+          return fail('percent', 'No more than 100 percent.');
         }}
         onRead={(percent) => run({ type: 'editProject', fields: { fastenerSpare: percent / 100 } })}
         help="For those that break, strip and roll away: rule of thumb."

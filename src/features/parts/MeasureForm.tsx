@@ -1,7 +1,8 @@
 import { variableNameFault } from '@/core/project';
-import { ok, type Result } from '@/core/result';
+import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Words } from '@/ui';
+import { EditFoot } from './EditFoot';
 import { VariableField } from './MeasuresBand';
 
 /** One measure: its name, which every formula follows, and what it is. */
@@ -21,9 +22,7 @@ export const MeasureForm = ({
       text,
       project.variables.filter(({ id }) => id !== variableId).map(({ name }) => name),
     );
-    return fault === null
-      ? ok(text.trim())
-      : { ok: false, problems: [{ code: 'name', place: '', sentence: fault }] };
+    return fault === null ? ok(text.trim()) : fail('name', fault);
   };
   const remove = () => {
     run({ type: 'removeVariable', variableId });
@@ -34,20 +33,7 @@ export const MeasureForm = ({
     });
   };
   return (
-    <Detail
-      title={variable.name}
-      onClose={onClose}
-      foot={
-        <>
-          <Button icon="delete" onPress={remove}>
-            Delete
-          </Button>
-          <Button mode="contained" onPress={onClose}>
-            Done
-          </Button>
-        </>
-      }
-    >
+    <Detail title={variable.name} onClose={onClose} foot={<EditFoot onRemove={remove} onDone={onClose} />}>
       <ReadField
         label="Name of the measure"
         text={variable.name}

@@ -11,6 +11,7 @@ import {
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
 import { Button, Choice, Detail, KINDS, ReadField, Words } from '@/ui';
+import { EditFoot } from './EditFoot';
 import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
 import { MeasuredFields } from './MeasuredFields';
@@ -66,7 +67,13 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
         }
       : filled('the part a name')(text);
   const duplicate = () => {
-    const copy = { ...part, id: newId(), name: freeName(project, home.id, part.name) };
+    const copy = {
+      ...part,
+      role: undefined,
+      mirrorOf: undefined,
+      id: newId(),
+      name: freeName(project, home.id, part.name),
+    };
     run({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: copy.id });
   };
@@ -96,18 +103,12 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       title={letter ? `${letter} · ${part.name}` : part.name}
       onClose={onClose}
       foot={
-        <>
-          <Button icon="delete" onPress={remove}>
-            Delete
-          </Button>
+        <EditFoot onRemove={remove} onDone={onClose}>
           <Button icon="copy" onPress={duplicate}>
             Duplicate
           </Button>
           {part.kind === 'hardware' ? null : <Button onPress={mirror}>Mirror</Button>}
-          <Button mode="contained" onPress={onClose}>
-            Done
-          </Button>
-        </>
+        </EditFoot>
       }
     >
       <ReadField label="Name" text={part.name} read={readName} onRead={(name) => edit({ name })} />

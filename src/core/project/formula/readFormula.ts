@@ -40,11 +40,13 @@ const WORD = /^[\p{L}_$][\p{L}\p{N}_.]*/u;
  * `+ - * /`, brackets and the functions of FUNCTIONS. Problems: `formula`, quoting where it goes wrong.
  */
 export const readFormula = (text: string): Result<Formula> => {
-  const held = read.get(text);
+  // Those who come from a table write = before a formula.
+  const written = text.replace(/^\s*=/, '');
+  const held = read.get(written);
   if (held) return held;
-  const result = parse(text);
+  const result = parse(written);
   if (read.size >= MOST_READ) read.clear();
-  read.set(text, result);
+  read.set(written, result);
   return result;
 };
 
