@@ -3,6 +3,9 @@ import path from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
+import { feed, type FeedOptions } from './feed';
+
+const isoToday = (): string => new Date().toISOString().slice(0, 10);
 
 const YEAR_IN_SECONDS = 365 * 24 * 3600;
 
@@ -35,9 +38,9 @@ const FORMS = [
 
 /**
  * Serves the built app from `folder`. Files whose names hold a hash of their content are kept for a year, the
- * page itself is asked for again every time. Nothing of a user's data comes here: there is nothing to send it to.
+ * page itself is asked for again every time. The simulated store prices are at /api/stores. Nothing of a user's data comes here: there is nothing to send it to.
  */
-export const app = (folder: string): Express => {
+export const app = (folder: string, options: FeedOptions = { today: isoToday, switches: false }): Express => {
   const served = express();
   served.disable('x-powered-by');
   served.use(
@@ -67,6 +70,7 @@ export const app = (folder: string): Express => {
     response.setHeader('Cache-Control', 'no-store');
     response.json({ status: 'ok' });
   });
+  served.use('/api', feed(options));
   served.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });

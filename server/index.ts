@@ -10,7 +10,12 @@ if (!Number.isInteger(port) || port < 1 || port > 65535) {
   process.exit(1);
 }
 
-const server = app(folder).listen(port, '127.0.0.1');
+// For tests: a day for the simulated stores, and requests that may ask for slow, failing and nonsense answers.
+const today = process.env.BILLET_TODAY;
+const server = app(folder, {
+  today: () => today ?? new Date().toISOString().slice(0, 10),
+  switches: process.env.BILLET_FEED_SWITCHES === '1',
+}).listen(port, '127.0.0.1');
 server.on('listening', () => console.log(`Billet is at http://localhost:${port}`));
 server.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EADDRINUSE')

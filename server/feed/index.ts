@@ -1,0 +1,1 @@
+export { feed, type FeedOptions } from './routes';
