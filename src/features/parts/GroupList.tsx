@@ -1,4 +1,13 @@
-import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { StyleSheet, View } from 'react-native';
 import {
   closestCenter,
@@ -11,12 +20,12 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { formatMoney, type Minor } from '@/core/measure';
-import { chosenOption, partLetters, type Group, type Part } from '@/core/project';
+import { chosenOption, partLetters, type Group, type Part, type Project } from '@/core/project';
 import type { Check } from '@/core/takeoff';
 import type { OpenProject } from '@/data';
 import { Band, Row, Words } from '@/ui';
 import { CheckWords } from './CheckWords';
-import { onScreen, PartRow } from './PartRow';
+import { onScreen, PartRow, type OnScreen } from './PartRow';
 import { GroupHardware } from './GroupHardware';
 import { measuredWords } from './MeasuredFields';
 import type { Chosen } from './chosen';
@@ -45,26 +54,15 @@ const partsOf = (group: Group): Part[] => chosenOption(group)?.parts ?? [];
 
 /** The parts by group, in an order that is changed by dragging, within a group and between groups. */
 export const GroupList = ({ open: { project, run }, costs, checks, chosen, onChoose }: Props) => {
-  const letters = partLetters(project);
   const [screen] = useState(onScreen);
   const settled = useDeferredValue(project);
   const lateCosts = useDeferredValue(costs);
-  const lateParts = useMemo(
-    () => new Map(settled.groups.flatMap(partsOf).map((part) => [part.id, part])),
-    [settled],
-  );
-  /** What is on screen changes at once; the rest of a long list a moment later. */
-  const late = (part: Part): Part => (screen.has(part.id) ? part : (lateParts.get(part.id) ?? part));
+  const lateGroups = useMemo(() => new Map(settled.groups.map((group) => [group.id, group])), [settled]);
   const latest = useRef(onChoose);
   useEffect(() => {
     latest.current = onChoose;
   });
-  const choosePart = useCallback((id: string) => latest.current({ kind: 'part', id }), []);
-  const checksById = useMemo(() => {
-    const byId = new Map<string, Check[]>();
-    for (const check of checks) byId.set(check.id, [...(byId.get(check.id) ?? []), check]);
-    return byId;
-  }, [checks]);
+  const choose = useCallback((next: Chosen) => latest.current(next), []);
   const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const move = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
@@ -92,71 +90,111 @@ export const GroupList = ({ open: { project, run }, costs, checks, chosen, onCho
       }}
     >
       {project.groups.map((group) => {
-        const parts = partsOf(group);
-        const ids = [
-          ...parts,
-          ...(chosenOption(group)?.joints ?? []),
-          ...project.extras.filter(({ groupId }) => groupId === group.id),
-        ].map(({ id }) => id);
-        const sum = ids.reduce((total, id) => total + (costs[id] ?? 0), 0);
-        const own = checks.filter(({ id }) => id === group.id);
+        const lateGroup = lateGroups.get(group.id);
+        const isOn =
+          !lateGroup || partsOf(group).some(({ id }) => screen.has(id)) || partsOf(group).length === 0;
         return (
-          <View key={group.id} role="group" aria-label={group.name} style={styles.group}>
-            <Band
-              title={group.name}
-              note={[groupWords(group), sum > 0 ? formatMoney(sum, project.currency) : '']
-                .filter(Boolean)
-                .join(' · ')}
-              label={`Change group ${group.name}`}
-              onPress={() => onChoose({ kind: 'group', id: group.id })}
-            />
-            <SortedParts ids={parts.map(({ id }) => id)}>
-              {parts.map((part) => (
-                <PartRow
-                  key={part.id}
-                  id={part.id}
-                  line={{
-                    name: late(part).name,
-                    quantity: late(part).quantity,
-                    letter: letters[part.id] ?? '',
-                    words: partWords(late(part), project.unit),
-                    measured: measuredWords(late(part), project),
-                    checks: checksById.get(part.id) ?? NONE,
-                    cost:
-                      lateCosts[part.id] === undefined
-                        ? null
-                        : formatMoney(lateCosts[part.id] ?? 0, project.currency),
-                  }}
-                  screen={screen}
-                  isChosen={chosen?.id === part.id}
-                  onChoose={choosePart}
-                />
-              ))}
-            </SortedParts>
-            <GroupHardware
-              project={project}
-              group={group}
-              costs={costs}
-              checks={checks}
-              chosen={chosen}
-              onChoose={onChoose}
-            />
-            {own.length > 0 ? (
-              <Row style={styles.own}>
-                <CheckWords checks={own} />
-              </Row>
-            ) : null}
-            {parts.length === 0 ? (
-              <Row style={styles.nothing}>
-                <Words tone="soft">Nothing in it yet. Add a part in the line above.</Words>
-              </Row>
-            ) : null}
-          </View>
+          <GroupSection
+            key={group.id}
+            project={isOn ? project : settled}
+            group={isOn ? group : lateGroup}
+            costs={lateCosts}
+            checks={checks}
+            chosen={chosen}
+            screen={screen}
+            onChoose={choose}
+          />
         );
       })}
     </DndContext>
   );
 };
+
+interface SectionProps extends Omit<Props, 'open'> {
+  project: Project;
+  group: Group;
+  screen: OnScreen;
+}
+
+/**
+ * One group with its parts, drawn again only when it changed. A group of which nothing is on screen is handed over as
+ * it was, and follows a moment later.
+ */
+const GroupSection = memo(function GroupSection({
+  project,
+  group,
+  costs,
+  checks,
+  chosen,
+  screen,
+  onChoose,
+}: SectionProps) {
+  const letters = partLetters(project);
+  const choosePart = useCallback((id: string) => onChoose({ kind: 'part', id }), [onChoose]);
+  const checksById = useMemo(() => {
+    const byId = new Map<string, Check[]>();
+    for (const check of checks) byId.set(check.id, [...(byId.get(check.id) ?? []), check]);
+    return byId;
+  }, [checks]);
+  const parts = partsOf(group);
+  const ids = [
+    ...parts,
+    ...(chosenOption(group)?.joints ?? []),
+    ...project.extras.filter(({ groupId }) => groupId === group.id),
+  ].map(({ id }) => id);
+  const sum = ids.reduce((total, id) => total + (costs[id] ?? 0), 0);
+  const own = checks.filter(({ id }) => id === group.id);
+  return (
+    <View role="group" aria-label={group.name} style={styles.group}>
+      <Band
+        title={group.name}
+        note={[groupWords(group), sum > 0 ? formatMoney(sum, project.currency) : '']
+          .filter(Boolean)
+          .join(' · ')}
+        label={`Change group ${group.name}`}
+        onPress={() => onChoose({ kind: 'group', id: group.id })}
+      />
+      <SortedParts ids={parts.map(({ id }) => id)}>
+        {parts.map((part) => (
+          <PartRow
+            key={part.id}
+            id={part.id}
+            line={{
+              name: part.name,
+              quantity: part.quantity,
+              letter: letters[part.id] ?? '',
+              words: partWords(part, project.unit),
+              measured: measuredWords(part, project),
+              checks: checksById.get(part.id) ?? NONE,
+              cost: costs[part.id] === undefined ? null : formatMoney(costs[part.id] ?? 0, project.currency),
+            }}
+            screen={screen}
+            isChosen={chosen?.id === part.id}
+            onChoose={choosePart}
+          />
+        ))}
+      </SortedParts>
+      <GroupHardware
+        project={project}
+        group={group}
+        costs={costs}
+        checks={checks}
+        chosen={chosen}
+        onChoose={onChoose}
+      />
+      {own.length > 0 ? (
+        <Row style={styles.own}>
+          <CheckWords checks={own} />
+        </Row>
+      ) : null}
+      {parts.length === 0 ? (
+        <Row style={styles.nothing}>
+          <Words tone="soft">Nothing in it yet. Add a part in the line above.</Words>
+        </Row>
+      ) : null}
+    </View>
+  );
+});
 
 /** Hands the same list on as long as it names the same parts, so that rows need not be drawn again. */
 const SortedParts = ({ ids, children }: { ids: string[]; children: ReactNode }) => {
