@@ -102,6 +102,8 @@ const nameMeasures = (
   }
   // What follows is named as it comes up, and given its formula afterwards.
   const nameOf = (key: string): string => {
+    // What was not answered is nothing, and no measure of its own.
+    if (!names.has(key) && helper.asks.some((ask) => ask.key === key)) return '0';
     if (!names.has(key)) put(key, 'length', '0', 'follows');
     return names.get(key) ?? key;
   };

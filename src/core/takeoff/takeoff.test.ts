@@ -46,7 +46,9 @@ describe('the arithmetic of the trade: common practice', () => {
   });
 
   test('a panel of four 2x10 is 37 in wide', () => {
-    expect(inches(made('panel', { by: 'count', boards: '4', board: '2x10' }).measure('width'))).toBe(37);
+    expect(inches(made('panel', { by: 'count', boards: '4', board: '2x10' }).measure('panel_width'))).toBe(
+      37,
+    );
   });
 
   test('two rows of pickets make an 11 in wall', () => {

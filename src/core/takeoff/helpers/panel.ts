@@ -2,6 +2,9 @@ import { flushCount } from '../even';
 import { along, behind, box, choice, count, length, repeated, section, up, view } from '../shapes';
 import type { Helper } from '../types';
 
+/** The width it was told, or that which so many boards make. */
+const widthOf = (measure: (key: string) => number): number => measure('width') || measure('panel_width');
+
 export const panel: Helper = {
   id: 'panel',
   title: 'Top or panel from boards',
@@ -47,11 +50,11 @@ export const panel: Helper = {
           : [{ name: 'Wood glue', rule: 'glue', amount: `(board.count - 1) * ${measure('length')} * board.thickness`, covers: { in: '12 ft2', mm: '1 m2' } }],
       follows: fills
         ? [{ key: 'last_width', formula: `${measure('width')} - (board.count - 1) * (board.width + ${gap})` }]
-        : [{ key: 'width', formula: wide }],
+        : [{ key: 'panel_width', formula: wide }],
     };
   },
   draw: ({ measure, part }) => {
-    const [long, wide, gap] = [measure('length'), measure('width'), measure('gap')];
+    const [long, wide, gap] = [measure('length'), widthOf(measure), measure('gap')];
     const board = part('board');
     const last = Math.min(board.width, measure('last_width') || board.width);
     const battens = part('batten');
@@ -77,7 +80,7 @@ export const panel: Helper = {
     ];
   },
   notes: ({ measure, text, part }, say) => {
-    if (text('by') !== 'fill') return [`It comes out ${say(measure('width'))} wide.`];
+    if (text('by') !== 'fill') return [`It comes out ${say(widthOf(measure))} wide.`];
     return measure('last_width') < part('board').width
       ? [`The last board is ripped to ${say(measure('last_width'))}.`]
       : ['The boards fill it without a rip.'];
@@ -89,7 +92,7 @@ export const panel: Helper = {
       {
         name: 'Width of the boards',
         total: (boards - 1) * (width + measure('gap')) + last,
-        span: measure('width'),
+        span: widthOf(measure),
         gap: null,
         largestGap: null,
       },
