@@ -32,7 +32,7 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
     const visitor = await visit(browser, size);
     ({ page, complaints } = visitor);
     hands = handsOf(page);
-    page.setDefaultTimeout(8_000);
+    page.setDefaultTimeout(20_000);
     await page.goto(site.address);
   });
   afterEach(() => expect(complaints).toEqual([]));

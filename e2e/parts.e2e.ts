@@ -3,7 +3,7 @@ import type { Browser, Page } from 'playwright-core';
 import { launch, PHONE, serve, visit, WIDE } from './browser';
 import { keyboard, thumb, type Hands } from './hands';
 
-jest.setTimeout(120_000);
+jest.setTimeout(180_000);
 
 let browser: Browser;
 let site: Awaited<ReturnType<typeof serve>>;
@@ -69,7 +69,7 @@ describe.each([
   beforeAll(async () => {
     ({ page, complaints } = await visit(browser, size));
     hands = handsOf(page);
-    page.setDefaultTimeout(8_000);
+    page.setDefaultTimeout(20_000);
     await page.goto(site.address);
   });
   afterEach(() => expect(complaints).toEqual([]));

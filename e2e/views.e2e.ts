@@ -3,7 +3,7 @@ import type { Browser, Page } from 'playwright-core';
 import { launch, PHONE, serve, visit, WIDE } from './browser';
 import { VIEWS } from './views';
 
-jest.setTimeout(60_000);
+jest.setTimeout(120_000);
 
 let browser: Browser;
 let site: Awaited<ReturnType<typeof serve>>;
