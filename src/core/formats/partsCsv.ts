@@ -5,6 +5,7 @@ import {
   copiesOf,
   emptyGroup,
   emptyPart,
+  numbered,
   resolve,
   type Group,
   type Measure,
@@ -139,8 +140,7 @@ const derivedRows = (project: Project): Record<string, string>[] => {
     .parts.filter(({ id }) => !ids.has(id))
     .map(({ name, item, count, group }) => {
       const home = group || 'Spares';
-      let free = name;
-      for (let number = 2; taken.has(`${home}/${free}`); number++) free = `${name} ${number}`;
+      const free = numbered(name, (wanted) => taken.has(`${home}/${wanted}`));
       taken.add(`${home}/${free}`);
       return {
         part: free,

@@ -2,6 +2,7 @@ import { current, type Draft } from 'immer';
 import { parseLength, writeLength, type LengthUnit } from '../measure';
 import { groupName, label, partName } from './commandLabel';
 import type { Command } from './commandTypes';
+import { chosenOption } from './groups';
 import { change, type Change } from './history';
 import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
 import { settle } from './settle';
@@ -205,7 +206,7 @@ const withoutUnused = (draft: ProjectDraft, ids: Set<string>): Variable[] => {
 
 const optionOf = (draft: ProjectDraft, groupId: string): Option | undefined => {
   const group = draft.groups.find(({ id }) => id === groupId);
-  return group?.options.find(({ id }) => id === group.chosen) ?? group?.options[0];
+  return group && chosenOption(group);
 };
 
 const partsOf = (draft: ProjectDraft, groupId: string): Part[] | undefined => optionOf(draft, groupId)?.parts;

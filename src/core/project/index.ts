@@ -6,6 +6,7 @@ export * from './resolvedPart';
 export * from './resolve';
 export * from './values';
 export * from './names';
+export * from './sides';
 export * from './settle';
 export * from './joints';
 export * from './extras';

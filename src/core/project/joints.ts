@@ -1,7 +1,8 @@
 import { formatLength, parseLength, type Ticks } from '../measure';
 import {
-  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, parseSection, parseThickness, actualThickness, SCREWS_A_BRACKET, type Meeting,
+  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, SCREWS_A_BRACKET, type Meeting,
 } from '../wood'; // prettier-ignore
+import { sidesOf } from './sides';
 import type { Group, Joint, Option, Part, Project } from './types';
 
 /** A joint with everything worked out. */
@@ -16,30 +17,9 @@ export interface ResolvedJoint {
   meeting: Meeting;
   /** What is wrong with it; null: nothing. */
   fault: string | null;
-  /** `2 screws 2 1/2", 8 places` */
+  /** What steel it wants there. */
   finish: '' | 'coated ';
 }
-
-interface Sides {
-  thickness: Ticks;
-  width: Ticks;
-  length: Ticks;
-}
-
-const sidesOf = (part: Part, group: Group, project: Project): Sides | null => {
-  const length = part.length?.ticks ?? 0;
-  if (part.kind === 'board') {
-    const section = parseSection(part.section, project.unit);
-    return section.ok ? { thickness: section.value.thickness, width: section.value.width, length } : null;
-  }
-  const trade = parseThickness(part.section, project.unit);
-  if (part.kind !== 'sheet' || !trade.ok) return null;
-  return {
-    thickness: actualThickness(trade.value, part.materials[0] ?? group.materials[0] ?? ''),
-    width: part.width?.ticks ?? 0,
-    length,
-  };
-};
 
 const materialsOf = (part: Part, group: Group): string[] =>
   part.materials.length > 0 ? part.materials : group.materials;
@@ -48,10 +28,11 @@ const materialsOf = (part: Part, group: Group): string[] =>
 export const meetingOf = (joint: Joint, option: Option, group: Group, project: Project): Meeting | null => {
   const part = (id: string) => option.parts.find((candidate) => candidate.id === id);
   const [first, second] = [part(joint.first), part(joint.second)];
-  const passed = first && sidesOf(first, group, project);
-  const into = second && sidesOf(second, group, project);
-  if (!passed || !into) return null;
-  return { first: passed[joint.through], second: joint.into === 'end' ? into.length : into[joint.into] };
+  const passed = first && sidesOf(first, group, project.unit);
+  const into = second && sidesOf(second, group, project.unit);
+  if (!passed?.ok || !into?.ok) return null;
+  const behind = joint.into === 'end' ? (second?.length?.ticks ?? 0) : into.value[joint.into];
+  return { first: passed.value[joint.through], second: behind };
 };
 
 /** Whether a joint needs steel that wood outdoors, or treated wood, does not eat. */

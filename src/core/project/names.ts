@@ -23,12 +23,25 @@ export const variableNameFault = (name: string, others: string[]): string | null
   return null;
 };
 
-/** `wanted`, or with the first number behind it that makes it new: `height_2`. */
+/** `wanted`, or with the first number behind it that makes it new: `Post 2`, `height_2`. */
+export const numbered = (wanted: string, isTaken: (name: string) => boolean, between = ' '): string => {
+  let name = wanted;
+  for (let number = 2; isTaken(name); number++) name = `${wanted}${between}${number}`;
+  return name;
+};
+
+/** A name for a variable that none has, whatever its capitals: `height_2`. */
 export const freeVariableName = (wanted: string, taken: string[]): string => {
   const names = new Set(taken.map((name) => name.toLowerCase()));
-  let name = wanted;
-  for (let number = 2; names.has(name.toLowerCase()); number++) name = `${wanted}_${number}`;
-  return name;
+  return numbered(wanted, (name) => names.has(name.toLowerCase()), '_');
+};
+
+/** `Right arm` for `Left arm`, and the other way round; null for a name that begins with no hand. */
+export const otherHand = (name: string): string | null => {
+  const [, hand, rest = ''] = /^(left|right)\b(.*)$/i.exec(name) ?? [];
+  if (hand === undefined) return null;
+  const other = hand.toLowerCase() === 'left' ? 'right' : 'left';
+  return `${/^[A-Z]/.test(hand) ? other.charAt(0).toUpperCase() + other.slice(1) : other}${rest}`;
 };
 
 /** A, B, C … Z, AA, AB: the letter of the so many-th part. */

@@ -10,7 +10,7 @@ import {
 } from './formula';
 import { identifier } from './names';
 import type { Group, Measure, Option, Project } from './types';
-import { findPart, homeOf, isFormula, measuresOf, scopeOf, valuesOf } from './values';
+import { EXTRA_DIMENSIONS, findPart, homeOf, isFormula, measuresOf, scopeOf, valuesOf } from './values';
 
 interface Home {
   group: Group;
@@ -52,7 +52,7 @@ export const rewriteFormulas = (project: Project, to: (text: string, place: Plac
       extra.amount =
         to(extra.amount, {
           home: homeOf(project, extra.groupId),
-          dimension: { finish: 2, glue: 2, area: 2, volume: 3, count: 0 }[extra.rule],
+          dimension: EXTRA_DIMENSIONS[extra.rule],
         }) ?? extra.amount;
 }; // prettier-ignore
 

@@ -1,9 +1,10 @@
 import { formatLength, parseLength, type LengthUnit } from '../measure';
 import { at, fail, ok, type Result } from '../result';
-import { actualThickness, parseEnds, parseSection, parseThickness } from '../wood';
+import { parseEnds } from '../wood';
 import { evaluateAs, isWhole, lengthOf, numberOf, readFormula, toNumber, valueOf, type Quantity, type Scope } from './formula'; // prettier-ignore
 import { chosenOption } from './groups';
 import { identifier } from './names';
+import { sidesOf } from './sides';
 import type { Extra, Group, Option, Part, Project, Variable } from './types';
 
 /** What every formula of a project comes to, each problem with its place. Entries only where there is a formula. */
@@ -98,7 +99,13 @@ export const measuresOf = (part: Part): [PartField, Part['length']][] => [
   ['measured', part.measured?.length ?? null],
 ];
 
-const EXTRA_DIMENSIONS: Record<Extra['rule'], number> = { finish: 2, glue: 2, area: 2, volume: 3, count: 0 };
+export const EXTRA_DIMENSIONS: Record<Extra['rule'], number> = {
+  finish: 2,
+  glue: 2,
+  area: 2,
+  volume: 3,
+  count: 0,
+};
 
 interface Reader {
   /** Ticks. */
@@ -158,9 +165,15 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
         }
         default:
           if (part.kind === 'sheet' && said === 'width') return measureValue(part.width, 'width');
-          return sideOf(part, home.group, said, project.unit);
+          return sideOf(part, home.group, said);
       }
     }); // prettier-ignore
+
+  const sideOf = (part: Part, group: Group, side: 'thickness' | 'width'): Result<Quantity> => {
+    const sides = sidesOf(part, group, project.unit);
+    if (sides.ok) return ok(lengthOf(sides.value[side]));
+    return part.kind === 'board' ? sides : fail('name', `${part.name} has no ${side}`);
+  };
 
   const quantityIn = (text: string, dimension: number, home?: Home): Result<Quantity> => {
     const formula = readFormula(text);
@@ -265,17 +278,6 @@ export const findPart = (project: Project, path: string[], home?: Home): Result<
   return ok(first);
 }; // prettier-ignore
 
-/** Actual thickness or width of what a part is cut from. */
-const sideOf = (part: Part, group: Group, side: 'thickness' | 'width', unit: LengthUnit): Result<Quantity> => {
-  if (part.kind === 'board') {
-    const section = parseSection(part.section, unit);
-    return section.ok ? ok(lengthOf(section.value[side])) : section;
-  }
-  const trade = parseThickness(part.section, unit);
-  if (part.kind === 'hardware' || !trade.ok) return fail('name', `${part.name} has no ${side}`);
-  return ok(lengthOf(actualThickness(trade.value, part.materials[0] ?? group.materials[0] ?? '')));
-}; // prettier-ignore
-
 /** What a formula being typed comes to, for reading back: in the place where it stands. */
 export const readMeasure = (
   text: string,
@@ -292,10 +294,6 @@ export const readMeasure = (
     ? fail('negative', `it comes to −${formatLength(-ticks.value, project.unit)}; that is less than nothing`)
     : ok({ text: text.trim(), ticks: ticks.value });
 }; // prettier-ignore
-
-/** A count, or a formula for one, being typed. */
-export const readCount = (text: string, project: Project, groupId: string | null): Result<number> =>
-  scopeOf(project)(homeOf(project, groupId)).count(text);
 
 export const homeOf = (project: Project, groupId: string | null): Home | undefined => {
   const group = project.groups.find(({ id }) => id === groupId);

@@ -1,10 +1,10 @@
 import { parseLength, type LengthUnit } from '../measure';
 import {
-  apply, chosenOption, freeVariableName, identifier, isFormula, mapFormula, readFormula, scopeOf, homeOf, valuesOf, writeFormula,
+  apply, chosenOption, freeVariableName, identifier, isFormula, mapFormula, readFormula, scopeOf, sidesOf, valuesOf, writeFormula,
   type Command, type Group, type Option, type Project, type Variable,
 } from '../project'; // prettier-ignore
 import { ok, type Problem, type Result } from '../result';
-import { actualThickness, parseSection, parseThickness } from '../wood';
+import { parseSection, parseThickness } from '../wood';
 import { toExtra, toJoint, toPart } from './made';
 import type { Answers, Ask, Helper, Made, Sizes } from './types';
 
@@ -223,7 +223,6 @@ export const toldBefore = (helper: Helper, option: Option, project: Project): To
 export const sizesOf = (project: Project, group: Group, option: Option): Sizes => {
   const values = valuesOf(project);
   const answers = option.made?.answers ?? {};
-  const home = homeOf(project, group.id);
   return {
     measure: (key) => {
       const kept = answers[key];
@@ -234,18 +233,9 @@ export const sizesOf = (project: Project, group: Group, option: Option): Sizes =
     part: (role) => {
       const part = option.parts.find((candidate) => candidate.role === role);
       if (!part) return { length: 0, width: 0, thickness: 0, count: 0 };
-      const section = part.kind === 'board' ? parseSection(part.section, project.unit) : null;
-      const trade = part.kind === 'sheet' ? parseThickness(part.section, project.unit) : null;
-      return {
-        length: part.length?.ticks ?? 0,
-        width: section?.ok ? section.value.width : (part.width?.ticks ?? 0),
-        thickness: section?.ok
-          ? section.value.thickness
-          : trade?.ok
-            ? actualThickness(trade.value, part.materials[0] ?? home?.group.materials[0] ?? '')
-            : 0,
-        count: part.quantity,
-      };
+      const sides = sidesOf(part, group, project.unit);
+      const { thickness, width } = sides.ok ? sides.value : { thickness: 0, width: part.width?.ticks ?? 0 };
+      return { length: part.length?.ticks ?? 0, width, thickness, count: part.quantity };
     },
   };
 };

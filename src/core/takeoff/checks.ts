@@ -1,6 +1,6 @@
 import { formatLength, type Ticks } from '../measure';
 import {
-  chosenOption, resolve, resolveJoint, valuesOf,
+  chosenOption, otherHand, resolve, resolveJoint, valuesOf,
   type Group, type Option, type Part, type Project, type ResolvedPart,
 } from '../project'; // prettier-ignore
 import { reach } from '../wood';
@@ -71,9 +71,8 @@ const mirrorFault = (part: Part, option: Option): string | null => {
       return `There are ${part.quantity} of it, and ${other.quantity} of its mirror image ${other.name}.`;
   }
   // A left without a right, or the other way round, by the names.
-  const [, hand, rest] = /^(left|right)\b(.*)$/i.exec(part.name) ?? [];
-  if (hand === undefined) return null;
-  const wanted = `${hand.toLowerCase() === 'left' ? 'right' : 'left'}${rest ?? ''}`.toLowerCase();
+  const wanted = otherHand(part.name)?.toLowerCase();
+  if (wanted === undefined) return null;
   const isThere = option.parts.some(({ name, mirrorOf }) => name.toLowerCase() === wanted || mirrorOf === part.id);
   return isThere || part.mirrorOf !== undefined ? null : `There is no ${wanted} to go with it.`;
 }; // prettier-ignore

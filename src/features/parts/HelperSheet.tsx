@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/measure';
-import { chosenOption, partLetters, resolveJoint, type Exposure } from '@/core/project';
+import { chosenOption, numbered, partLetters, resolveJoint, type Exposure } from '@/core/project';
 import {
   answerFault, HELPERS, helperOf, isAsked, previewMade, sizesOf, toldBefore, usualAnswers,
   type Ask, type Helper, type Told,
@@ -44,12 +44,6 @@ interface Props {
   onClose: () => void;
 }
 
-const freeGroupName = (taken: string[], wanted: string): string => {
-  let name = wanted;
-  for (let number = 2; taken.includes(name); number++) name = `${wanted} ${number}`;
-  return name;
-};
-
 /** Asks what a builder has in mind, draws it with every keystroke, and adds the parts. */
 export const HelperForm = ({ open: { project, book, run }, helper, groupId, onClose }: Props) => {
   const group = project.groups.find(({ id }) => id === groupId);
@@ -58,7 +52,7 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
     option ? toldBefore(helper, option, project) : usualAnswers(helper, project.unit),
   );
   const [name, setName] = useState(() =>
-    group ? group.name : freeGroupName(project.groups.map((held) => held.name), helper.title),
+    group ? group.name : numbered(helper.title, (wanted) => project.groups.some((held) => held.name === wanted)),
   );
   const [materials, setMaterials] = useState<string[]>(group?.materials ?? []);
   const [exposure, setExposure] = useState<Exposure | null>(group?.exposure ?? null);

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
   identifier,
+  otherHand,
   partLetters,
   resolve,
   type Group,
@@ -83,7 +84,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
     const image: Part = {
       ...part,
       id: newId(),
-      name: freeName(project, home.id, mirroredName(part.name)),
+      name: freeName(project, home.id, otherHand(part.name) ?? `${part.name}, mirrored`),
       role: undefined,
       mirrorOf: part.id,
       formulas: { ...withFormula(part, 'quantity', `${own}.count`) },
@@ -180,14 +181,6 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       ) : null}
     </Detail>
   );
-};
-
-/** `Left arm` and `right arm`; for others, `Arm, mirrored`. */
-const mirroredName = (name: string): string => {
-  const [, hand, rest = ''] = /^(left|right)\b(.*)$/i.exec(name) ?? [];
-  if (hand === undefined) return `${name}, mirrored`;
-  const other = hand.toLowerCase() === 'left' ? 'right' : 'left';
-  return `${/^[A-Z]/.test(hand) ? other.charAt(0).toUpperCase() + other.slice(1) : other}${rest}`;
 };
 
 /** What a change of kind takes along: fields that mean nothing for the new kind are blank again. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { readPastedList, type PastedLine } from '@/core/formats';
-import { emptyGroup, type Group, type Part, type Project } from '@/core/project';
+import { emptyGroup, numbered, type Group, type Part, type Project } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
 import { Button, Icon, Sheet, TextField, useInk, Words } from '@/ui';
 import { readBack } from './words';
@@ -105,8 +105,7 @@ const byGroup = (
       };
       found.set(heading, group);
       const { part } = reading.value;
-      let name = part.name;
-      for (let number = 2; group.names.has(name); number++) name = `${part.name} ${number}`;
+      const name = numbered(part.name, (wanted) => group.names.has(wanted));
       group.names.add(name);
       group.parts.push({ ...part, id: newId(), name });
     }
