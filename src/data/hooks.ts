@@ -27,7 +27,13 @@ import {
   written,
 } from './workspace';
 
-const STORED = { staleTime: Infinity, gcTime: Infinity, networkMode: 'always', retry: false } as const;
+const STORED = {
+  structuralSharing: false,
+  staleTime: Infinity,
+  gcTime: Infinity,
+  networkMode: 'always',
+  retry: false,
+} as const;
 
 /** The first time, an empty browser is given the sample projects: they are on screen while they are written. */
 const sampled = (): Promise<Sampled | null> => {

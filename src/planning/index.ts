@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
@@ -19,18 +19,46 @@ const remote = (): Remote<Planner> => {
  * newer one is made, the last is given, with `isStale`.
  */
 export const usePlan = (project: Project, book: Book): { plan: Plan | null; isStale: boolean } => {
-  const input = useMemo(() => planInput(project, book), [project, book]);
+  const asked = useAsked(project, book);
   const { data, isPlaceholderData } = useQuery({
-    queryKey: ['plan', project.id, fingerprint(input)],
-    queryFn: () => remote().firstPlan(input),
+    queryKey: ['plan', project.id, fingerprint(asked.input)],
+    queryFn: () => remote().firstPlan(asked.input),
     placeholderData: (last: Plan | undefined, query) =>
       query?.queryKey[1] === project.id ? last : undefined,
     staleTime: Infinity,
     gcTime: 5 * 60 * 1000,
     networkMode: 'always',
+    structuralSharing: false,
   });
-  return { plan: data ?? null, isStale: isPlaceholderData };
+  const isBehind = asked.project !== project || asked.book !== book;
+  return { plan: data ?? null, isStale: isBehind || isPlaceholderData };
 };
+
+/** What is asked of the planner. A change is on screen first, and is asked right after. */
+const useAsked = (project: Project, book: Book): { project: Project; book: Book; input: PlanInput } => {
+  const [asked, setAsked] = useState(() => ({ project, book, input: planInput(project, book) }));
+  const isOther = asked.project.id !== project.id;
+  useEffect(() => {
+    if (asked.project === project && asked.book === book) return undefined;
+    return soon(() => setAsked({ project, book, input: planInput(project, book) }));
+  }, [project, book, asked]);
+  return isOther ? { project, book, input: planInput(project, book) } : asked;
+};
+
+/** Runs `work` once the screen has been drawn, all that waits in one go. Returns how to call it off. */
+const soon = (work: () => void): (() => void) => {
+  if (waiting.size === 0)
+    requestAnimationFrame(() =>
+      setTimeout(() => {
+        const all = [...waiting];
+        waiting.clear();
+        for (const one of all) one();
+      }, 0),
+    );
+  waiting.add(work);
+  return () => waiting.delete(work);
+};
+const waiting = new Set<() => void>();
 
 /** A short name for an input: the same for the same content. 53 bits of a multiplicative hash over its JSON. */
 export const fingerprint = (input: PlanInput): string => {

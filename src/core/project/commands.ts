@@ -1,13 +1,13 @@
-import { current, type Draft } from 'immer';
+import type { Draft } from 'immer';
 import { parseLength, writeLength, type LengthUnit } from '../measure';
 import { groupName, label, partName } from './commandLabel';
 import type { Command } from './commandTypes';
 import { chosenOption } from './groups';
 import { change, type Change } from './history';
 import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
-import { settle } from './settle';
+import { patchesOf, settle } from './settle';
 import type { Extra, Measure, Option, Part, Project, Variable } from './types';
-import { isFormula, keepValues, valuesOf, type Values } from './values';
+import { isFormula, keepValues } from './values';
 
 /** Applies one command. Null when it changes nothing: unknown ids and equal values included. */
 export const apply = (
@@ -15,22 +15,24 @@ export const apply = (
   command: Command,
   at: number,
 ): { document: Project; change: Change } | null => {
-  let values: Values | null = null;
-  const result = change(project, label(project, command), at, (draft) => {
-    mutate(draft, command, project);
-    const rest = current(draft) as Project;
-    settle(draft, rest);
-    values = valuesOf(rest);
-  });
-  if (result && values) keepValues(result.document, values);
-  return mergeable(result, command);
+  const result = change(project, label(project, command), at, (draft) => mutate(draft, command, project));
+  if (!result) return null;
+  const { project: document, changes, values } = settle(result.document);
+  keepValues(document, values);
+  const { patches, inverse } = patchesOf(changes);
+  const whole: Change = {
+    ...result.change,
+    patches: [...result.change.patches, ...patches],
+    inverse: [...inverse, ...result.change.inverse],
+  };
+  return { document, change: mergeable(whole, command) };
 };
 
 /** Editing one field goes on being one step while it is typed. */
-const mergeable = (result: ReturnType<typeof apply>, command: Command): ReturnType<typeof apply> => {
-  if (!result || !('fields' in command)) return result;
+const mergeable = (change: Change, command: Command): Change => {
+  if (!('fields' in command)) return change;
   const of = Object.entries(command).find(([key]) => key.endsWith('Id'))?.[1] ?? 'project';
-  return { ...result, change: { ...result.change, merge: `${of}:${Object.keys(command.fields).join()}` } };
+  return { ...change, merge: `${of}:${Object.keys(command.fields).join()}` };
 };
 
 type ProjectDraft = Draft<Project>;

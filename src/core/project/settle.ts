@@ -1,58 +1,95 @@
+import type { Patch } from 'immer';
 import { parseEnds, writeEnds } from '../wood';
-import type { Part, Project } from './types';
+import type { Joint, Option, Part, Project } from './types';
 import { measuresOf, valuesOf, type Values } from './values';
 
-/** What of a part is not in step with its formulas. */
-const changesOf = (part: Part, found: Values['parts'][string]): ((held: Part) => void)[] => {
-  const changes: ((held: Part) => void)[] = [];
+/** What one measure or count came to, and where in the project it stands. */
+export interface Settled {
+  path: (string | number)[];
+  from: unknown;
+  to: unknown;
+}
+
+type Tell = (path: Settled['path'], from: unknown, to: unknown) => void;
+
+const settledPart = (part: Part, found: Values['parts'][string] | undefined, tell: Tell): Part => {
+  if (!found) return part;
+  let made = part;
   for (const [field, measure] of measuresOf(part)) {
     const value = found[field];
     if (!measure || !value?.ok || value.value < 0 || measure.ticks === value.value) continue;
-    const ticks = value.value;
-    changes.push((held) => {
-      const kept = measuresOf(held).find(([name]) => name === field)?.[1];
-      if (kept) kept.ticks = ticks;
-    });
+    const next = { ...measure, ticks: value.value };
+    if (field === 'measured' && made.measured) {
+      tell(['measured', 'length', 'ticks'], measure.ticks, value.value);
+      made = { ...made, measured: { ...made.measured, length: next } };
+    } else {
+      tell([field, 'ticks'], measure.ticks, value.value);
+      made = { ...made, [field]: next };
+    }
   }
   const { quantity, angle } = found;
-  if (quantity?.ok && part.quantity !== quantity.value)
-    changes.push((held) => (held.quantity = quantity.value));
+  if (quantity?.ok && part.quantity !== quantity.value) {
+    tell(['quantity'], part.quantity, quantity.value);
+    made = { ...made, quantity: quantity.value };
+  }
   const ends = parseEnds(part.ends);
   if (angle?.ok && ends.ok && ends.value.shape !== 'square') {
     const written = writeEnds({ ...ends.value, angle: angle.value });
-    if (written !== part.ends) changes.push((held) => (held.ends = written));
+    if (written !== part.ends) {
+      tell(['ends'], part.ends, written);
+      made = { ...made, ends: written };
+    }
   }
-  return changes;
+  return made;
+};
+
+const settledJoint = (joint: Joint, value: Values['joints'][string] | undefined, tell: Tell): Joint => {
+  if (!value?.ok || joint.quantity === value.value) return joint;
+  tell(['quantity'], joint.quantity, value.value);
+  return { ...joint, quantity: value.value };
+};
+
+/** `list` itself when nothing in it became another. */
+const mapped = <T>(list: T[], map: (entry: T, index: number) => T): T[] => {
+  const next = list.map(map);
+  return next.some((entry, index) => entry !== list[index]) ? next : list;
+};
+
+const settledOption = (option: Option, values: Values, tell: Tell): Option => {
+  const at =
+    (list: string, index: number): Tell =>
+    (path, from, to) =>
+      tell([list, index, ...path], from, to);
+  const parts = mapped(option.parts, (part, p) => settledPart(part, values.parts[part.id], at('parts', p)));
+  const held = option.joints ?? [];
+  const joints = mapped(held, (joint, j) => settledJoint(joint, values.joints[joint.id], at('joints', j)));
+  if (parts === option.parts && joints === held) return option;
+  return { ...option, parts, ...(joints === held ? {} : { joints }) };
 };
 
 /**
- * Writes into `draft` what its formulas come to, so that every measure and count kept says what it follows from and
- * what that is. Where a formula is wrong the last value stays, and `resolve` tells. `project`: the same, at rest;
- * the draft is touched only where something differs.
+ * `project` with every measure and count that follows from a formula at what the formula comes to, what stays the
+ * same shared with it; and what became another. Where a formula is wrong the last value stays, and `resolve` tells.
  */
-export const settle = (draft: Project, project: Project): void => {
+export const settle = (project: Project): { project: Project; changes: Settled[]; values: Values } => {
   const values = valuesOf(project);
-  project.groups.forEach((group, g) =>
-    group.options.forEach((option, o) => {
-      option.parts.forEach((part, p) => {
-        const found = values.parts[part.id];
-        const changes = found ? changesOf(part, found) : [];
-        const held = changes.length > 0 ? draft.groups[g]?.options[o]?.parts[p] : undefined;
-        if (held) for (const change of changes) change(held);
-      });
-      option.joints?.forEach((joint, j) => {
-        const value = values.joints[joint.id];
-        if (!value?.ok || joint.quantity === value.value) return;
-        const held = draft.groups[g]?.options[o]?.joints?.[j];
-        if (held) held.quantity = value.value;
-      });
-    }),
-  );
+  const changes: Settled[] = [];
+  const groups = mapped(project.groups, (group, g) => {
+    const options = mapped(group.options, (option, o) =>
+      settledOption(option, values, (path, from, to) =>
+        changes.push({ path: ['groups', g, 'options', o, ...path], from, to }),
+      ),
+    );
+    return options === group.options ? group : { ...group, options };
+  });
+  return { project: groups === project.groups ? project : { ...project, groups }, changes, values };
 };
 
 /** A project with its measures in step with its formulas. */
-export const settled = (project: Project): Project => {
-  const copy = structuredClone(project);
-  settle(copy, project);
-  return copy;
-};
+export const settled = (project: Project): Project => settle(project).project;
+
+/** The same as patches: to make the changes again, and to take them back. */
+export const patchesOf = (changes: Settled[]): { patches: Patch[]; inverse: Patch[] } => ({
+  patches: changes.map(({ path, to }) => ({ op: 'replace', path, value: to })),
+  inverse: changes.map(({ path, from }) => ({ op: 'replace', path, value: from })),
+});

@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../result';
+import { byText } from '../byText';
 import { formatAngle, parseAngle, plainCharacters, type Degrees, type Ticks } from '../measure';
 
 /**
@@ -11,7 +12,9 @@ export type Ends =
 export const SQUARE: Ends = { shape: 'square' };
 
 /** Reads `square`, `mitre 45`, `parallel 22.5`, `one 30 edge`. Blank is square. Problems: `ends`. */
-export const parseEnds = (text: string): Result<Ends> => {
+export const parseEnds = (text: string): Result<Ends> => read(text);
+
+const read = byText((text: string): Result<Ends> => {
   const plain = plainCharacters(text).toLowerCase();
   if (plain === '' || plain === 'square') return ok(SQUARE);
   const match = /^(mitre|miter|parallel|one) (.+?)( edge)?$/.exec(plain);
@@ -24,7 +27,7 @@ export const parseEnds = (text: string): Result<Ends> => {
   if (!angle.ok) return fail('ends', angle.problems[0]?.sentence ?? '');
   const shape = match[1] === 'miter' ? 'mitre' : (match[1] as 'mitre' | 'parallel' | 'one');
   return ok({ shape, angle: angle.value, across: match[3] ? 'edge' : 'face' });
-};
+});
 
 /** The form that parseEnds reads and files hold. */
 export const writeEnds = (ends: Ends): string =>

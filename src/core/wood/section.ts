@@ -1,3 +1,4 @@
+import { byText } from '../byText';
 import { fail, ok, type Result } from '../result';
 import {
   formatLength,
@@ -44,7 +45,10 @@ const ACTUAL = new RegExp(`^(${NUMBER}) ?${UNIT}? ?x ?(${NUMBER}) ?${UNIT}?$`);
  * Reads `2x4`, `5/4x6` (trade sizes of PS 20) or an actual size, `30x90mm`, `1-1/2x1-1/2in`. A size without
  * unit that has no trade name is millimetres in a metric project (`bareUnit`); elsewhere it is a fault. Problems: `section`.
  */
-export const parseSection = (text: string, bareUnit: LengthUnit | null = null): Result<Section> => {
+export const parseSection = (text: string, bareUnit: LengthUnit | null = null): Result<Section> =>
+  (bareUnit === 'mm' ? inMetric : inAnyUnit)(text);
+
+const readSection = (text: string, bareUnit: LengthUnit | null): Result<Section> => {
   const plain = plainCharacters(text).toLowerCase();
   const trade = tradeSection(plain);
   if (trade) return ok(trade);
@@ -64,6 +68,9 @@ export const parseSection = (text: string, bareUnit: LengthUnit | null = null): 
     ),
   );
 };
+
+const inMetric = byText((text) => readSection(text, 'mm'));
+const inAnyUnit = byText((text) => readSection(text, null));
 
 const notASection = (text: string, lacksUnit: boolean): Result<never> =>
   fail(

@@ -36,9 +36,9 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const [chosen, setChosen] = useState<Chosen>(null);
   const [groupId, setGroupId] = useState<string | null>(null);
   const [opened, setOpened] = useState<Opened>(null);
-  const costs = useMemo(() => (plan ? inThePiece(project, plan) : {}), [project, plan]);
-  // Checks may come a moment after what was typed.
+  // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
+  const costs = useMemo(() => (plan ? inThePiece(settled, plan) : {}), [settled, plan]);
   const checks = useMemo(() => checksOf(settled, longestSold(settled, book)), [settled, book]);
   const addGroup = () => {
     const names = new Set(project.groups.map(({ name }) => name));
@@ -87,7 +87,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
             Add a finish
           </Button>
         </View>
-        <Facts open={open} costs={costs} plan={plan} />
+        <Facts project={settled} costs={costs} plan={plan} />
       </View>
       {isWide || !chosen ? null : form}
       <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />
@@ -164,11 +164,11 @@ const OpenedSheet = ({
 
 /** What it all weighs and has for a surface, and what the sums beside the parts are. */
 const Facts = ({
-  open: { project },
+  project,
   costs,
   plan,
 }: {
-  open: OpenProject;
+  project: Project;
   costs: Record<string, number>;
   plan: Plan | null;
 }) => {

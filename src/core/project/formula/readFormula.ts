@@ -1,5 +1,6 @@
 import jsep, { type Expression } from 'jsep';
 import { NUMBER, parseLength, plainCharacters } from '../../measure';
+import { byText } from '../../byText';
 import { fail, ok, type Result } from '../../result';
 import { parseSection, type Section } from '../../wood';
 import { readFraction, toFraction, type Fraction } from './fraction';
@@ -39,20 +40,9 @@ const WORD = /^[\p{L}_$][\p{L}\p{N}_.]*/u;
  * Reads a formula: lengths in any form (`1 1/2`, `6' 2"`, `740mm`), variables, `part.length`, `2x4.thickness`,
  * `+ - * /`, brackets and the functions of FUNCTIONS. Problems: `formula`, quoting where it goes wrong.
  */
-export const readFormula = (text: string): Result<Formula> => {
+export const readFormula = (text: string): Result<Formula> =>
   // Those who come from a table write = before a formula.
-  const written = text.replace(/^\s*=/, '');
-  const held = read.get(written);
-  if (held) return held;
-  const result = parse(written);
-  if (read.size >= MOST_READ) read.clear();
-  read.set(written, result);
-  return result;
-};
-
-/** What was read before, by its text: a change of one measure leaves nearly all formulas as they are. */
-const read = new Map<string, Result<Formula>>();
-const MOST_READ = 5000;
+  read(text.replace(/^\s*=/, ''));
 
 const parse = (text: string): Result<Formula> => {
   const lexed = takeLiterals(text);
@@ -178,3 +168,5 @@ const convert = (tree: Expression, leaves: Formula[], text: string): Result<Form
 };
 
 const isSign = (sign: string): sign is '+' | '-' | '*' | '/' => sign.length === 1 && '+-*/'.includes(sign);
+
+const read = byText(parse);
