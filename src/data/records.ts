@@ -1,9 +1,10 @@
 import type { ErrorObject } from 'ajv';
 import {
-  bookFromJson, bookToJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, schemaProblems,
+  bookFromJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, schemaProblems,
   validateBookRecord, validateProjectRecord, validateSettingsRecord,
-  type Book, type History, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Measure, type Project,
+  type Book, type Change, type History, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Measure, type Project,
 } from '@/core/project'; // prettier-ignore
+import { packColumns, unpackColumns } from '@/core/formats';
 import type { LengthUnit } from '@/core/measure';
 import { ok, type Problem, type Result } from '@/core/result';
 
@@ -29,8 +30,13 @@ export interface Settings {
   tax: number;
   taxIncluded: boolean;
   kerf: Measure;
+  /** Days after which a price is marked as old; absent: STALE_AFTER. */
+  staleAfter?: number;
   theme: 'system' | 'light' | 'dark';
 }
+
+/** Prices move with the seasons: after two months they are worth a look (rule of thumb). */
+export const STALE_AFTER = 60;
 
 export const DEFAULT_SETTINGS: Settings = {
   unit: 'in',
@@ -102,14 +108,53 @@ export const unpackProject = (text: string): Result<ProjectRecord> => {
   return ok({ ...record, project: projectFromJson(project, purchases) });
 };
 
-export const packBook = ({ book, ...record }: BookRecord): string => pack({ ...record, ...bookToJson(book) });
+/** Patches that the history of the book may hold when it is written: an import of thousands is undone while the page is open. */
+const KEPT_PATCHES = 1000;
+
+const newestWithin = (changes: Change[]): Change[] => {
+  let patches = 0;
+  const tooMany = changes.findLastIndex((change) => {
+    patches += change.patches.length + change.inverse.length;
+    return patches > KEPT_PATCHES;
+  });
+  return changes.slice(tooMany + 1);
+};
+
+/** The price book, compact: `book 2`, its revision, and the packed columns. */
+export const packBook = ({ book, revision, history }: BookRecord): string =>
+  `${BOOK_HEAD} ${revision} ${packColumns(book, {
+    history: { past: newestWithin(history.past), future: newestWithin(history.future) },
+  })}`;
+
+/** The revision of a kept book, without reading the whole; null: it is no such text. */
+export const revisionOfBook = (text: string): number | null => {
+  const packed = PACKED_BOOK.exec(text);
+  return packed ? Number(packed[1]) : null;
+};
 
 export const unpackBook = (text: string): Result<BookRecord> => {
+  const packed = PACKED_BOOK.exec(text);
   type Kept = Omit<BookRecord, 'book'> & { stores: JsonStore[]; prices: JsonPrice[] };
-  const kept = unpack<Kept>(text, validateBookRecord);
+  const kept = packed ? unpackPacked<Kept>(packed) : unpack<Kept>(text, validateBookRecord);
   if (!kept.ok) return kept;
   const { stores, prices, ...record } = kept.value;
   return ok({ ...record, book: bookFromJson({ stores, prices }) });
+};
+
+const BOOK_HEAD = 'billet-book 2';
+const PACKED_BOOK = /^billet-book 2 (\d+) /;
+
+const unpackPacked = <T>(head: RegExpExecArray): Result<T> => {
+  let data: object;
+  try {
+    const { stores, prices, beside } = unpackColumns(head.input.slice(head[0].length));
+    data = { revision: Number(head[1]), stores, prices, ...beside };
+  } catch {
+    return damaged('It is not complete.');
+  }
+  return validateBookRecord(data)
+    ? ok(data as T)
+    : { ok: false, problems: schemaProblems(validateBookRecord.errors) };
 };
 
 export const packSettings = (settings: Settings): string =>

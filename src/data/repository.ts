@@ -1,7 +1,7 @@
 import type { Book } from '@/core/project';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
-  DEFAULT_SETTINGS, newProjectRecord, packBook, packProject, packSettings, unpackBook, unpackProject, unpackSettings,
+  DEFAULT_SETTINGS, newProjectRecord, packBook, packProject, packSettings, revisionOfBook, unpackBook, unpackProject, unpackSettings,
   type BookRecord, type Damaged, type ProjectRecord, type Settings,
 } from './records'; // prettier-ignore
 import { exclusively, keysUnder, readText, removeKey, writeText } from './storage';
@@ -69,12 +69,17 @@ export const saveProject = (record: ProjectRecord): Promise<Saved> =>
     return 'saved';
   });
 
+const revisionOf = (text: string | null): number | null => {
+  if (text === null) return null;
+  const old = revisionOfBook(text) === null ? unpackBook(text) : null;
+  return old?.ok ? old.value.revision : revisionOfBook(text);
+};
+
 /** As saveProject, for the price book. */
 export const saveBook = (record: BookRecord): Promise<Saved> =>
   exclusively(async () => {
-    const text = await readText(BOOK);
-    const stored = text === null ? null : unpackBook(text);
-    if (stored?.ok && stored.value.revision !== record.revision - 1) return 'refused';
+    const stored = revisionOf(await readText(BOOK));
+    if (stored !== null && stored !== record.revision - 1) return 'refused';
     await writeText(BOOK, packBook(record));
     return 'saved';
   });

@@ -1,3 +1,4 @@
 export * from './money';
 export * from './inThePiece';
 export * from './purchase';
+export * from './rise';

@@ -1,4 +1,5 @@
 import { toMicros, toMinor, type Minor } from '../measure';
+import { taxAt } from '../plan';
 import type { Category, Item, PlanSettings, PurchaseLine, Store } from '../project';
 
 const CATEGORIES: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };
@@ -12,11 +13,11 @@ export const purchaseLine = (
   pack: number,
   quantity: number,
   paid: Minor,
-  store: Pick<Store, 'taxFree'>,
+  store: Pick<Store, 'taxFree' | 'taxRate'>,
   settings: PlanSettings,
   currency: string,
 ): PurchaseLine => {
-  const rate = settings.taxIncluded || store.taxFree ? 0 : settings.tax;
+  const rate = taxAt(store, settings);
   const price = toMinor(Math.round(toMicros(paid, currency) / (1 + rate)), currency);
   return { item, pack, quantity, price, tax: paid - price, category: CATEGORIES[item.kind] };
 };

@@ -1,5 +1,15 @@
 export { readParts, writeParts, withUnit } from './partsCsv';
-export { readPrices, rowsForBook, writePrices, isDate, type PriceRow } from './pricesCsv';
+export { readHead } from './table';
+export {
+  PRICE_COLUMNS,
+  readPrices,
+  rowsForBook,
+  writePrices,
+  isDate,
+  type PriceColumn,
+  type PriceRow,
+  type SheetReading,
+} from './pricesCsv';
 export {
   readProjectFile,
   writeProjectFile,
@@ -9,3 +19,6 @@ export {
 } from './projectFile';
 export { readPastedList, type PastedLine } from './pasteList';
 export { readQuickLine, type QuickReading, type QuickRole, type QuickToken } from './quickLine';
+export { packColumns, unpackColumns } from './packedBook';
+export { guessColumns } from './guessColumns';
+export { previewPrices, type Preview, type PreviewOptions, type PreviewRow } from './previewPrices';

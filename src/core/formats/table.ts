@@ -22,12 +22,15 @@ export const fileProblem = (file: string, line: number, column: string, sentence
 /**
  * Reads RFC 4180 text with a header row. A byte-order mark, CRLF, quoted line breaks and `;` as separator are
  * accepted, blank lines skipped. The header is line 1; known columns are found without regard to case.
+ * `columnOf` gives a heading of a foreign sheet the column it stands for.
  */
 export const readTable = (
   text: string,
   file: string,
   known: readonly string[],
   required: readonly string[],
+  columnOf: (heading: string) => string = (heading) =>
+    known.find((column) => column === heading.toLowerCase()) ?? heading,
 ): Result<Table> => {
   const plain = text.replace(/^\uFEFF/, '');
   const problems: Problem[] = [];
@@ -54,7 +57,7 @@ export const readTable = (
       ok: false,
       problems: [fileProblem(file, 1, '', 'the file is empty; its first line names the columns')],
     };
-  const columns = header.cells.map((name) => known.find((column) => column === name.toLowerCase()) ?? name);
+  const columns = header.cells.map(columnOf);
   for (const [index, column] of columns.entries())
     if (column !== '' && columns.indexOf(column) < index)
       problems.push(fileProblem(file, header.line, column, 'this column is there twice'));
@@ -76,9 +79,27 @@ export const readTable = (
   if (problems.length > 0) return { ok: false, problems };
   const rows = body.map(({ line, cells }) => ({
     line,
-    cells: Object.fromEntries(columns.map((column, index) => [column, cells[index] ?? ''])),
+    cells: byColumn(cells),
   }));
   return { ok: true, value: { columns, rows } };
+
+  function byColumn(cells: string[]): Record<string, string> {
+    const row: Record<string, string> = {};
+    for (const [index, column] of columns.entries()) row[column] = cells[index] ?? '';
+    return row;
+  }
+};
+
+/** The headings of a sheet and its first records, to see what is in it. */
+export const readHead = (text: string, records: number): { headings: string[]; first: string[][] } => {
+  const plain = text.replace(/^\uFEFF/, '');
+  const { data } = Papa.parse<string[]>(plain, {
+    delimiter: separatorOf(plain),
+    skipEmptyLines: 'greedy',
+    preview: records + 1,
+  });
+  const [headings = [], ...first] = data.map((cells) => cells.map((cell) => cell.trim()));
+  return { headings, first };
 };
 
 /** Writes a table as RFC 4180 has it. Unknown columns of the rows come last, in the order first met. */
@@ -95,10 +116,11 @@ export const unknownCells = (
   cells: Record<string, string>,
   known: readonly string[],
 ): Record<string, string> | undefined => {
-  const others = Object.entries(cells).filter(
-    ([column, cell]) => column !== '' && cell !== '' && !known.includes(column),
-  );
-  return others.length > 0 ? Object.fromEntries(others) : undefined;
+  let others: Record<string, string> | undefined;
+  for (const column in cells)
+    if (column !== '' && cells[column] && !known.includes(column))
+      (others ??= {})[column] = cells[column] ?? '';
+  return others;
 };
 
 /** `;` where the header has more of them than commas. */

@@ -1,7 +1,7 @@
 import { toMicros, toMinor, type Micros } from '../measure';
 import { tierFor } from '../prices';
 import { itemKey } from '../project';
-import { pocketFactor, type Purchases } from './buying';
+import { pocketFactor, taxAt, type Purchases } from './buying';
 import { drawBoard, drawSheet } from './draw';
 import type { PlanInput, StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
@@ -75,14 +75,13 @@ const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanI
   if (buys.length === 0) return [];
   const cost = buys.reduce((sum, buy) => sum + buy.cost, 0);
   const goods = toMinor(Math.round(cost * (1 - store.discount)), currency);
-  const rate = settings.taxIncluded || store.taxFree ? 0 : settings.tax;
   const free = store.shipping?.freeFrom ?? Infinity;
   return [
     {
       storeId: store.id,
       store: store.name,
       goods,
-      tax: toMinor(Math.round(toMicros(goods, currency) * rate), currency),
+      tax: toMinor(Math.round(toMicros(goods, currency) * taxAt(store, settings)), currency),
       trip: store.trip,
       shipping: store.shipping && goods < free ? store.shipping.fee : 0,
     },

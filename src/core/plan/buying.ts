@@ -11,7 +11,13 @@ export interface Purchases {
 
 /** What leaves the pocket per unit of a tag's price at a store: less its discount, with tax. */
 export const pocketFactor = (store: StoreTerms, settings: PlanSettings): number =>
-  (1 - store.discount) * (settings.taxIncluded || store.taxFree ? 1 : 1 + settings.tax);
+  (1 - store.discount) * (1 + taxAt(store, settings));
+
+/** The share of tax that a store adds to its tags. */
+export const taxAt = (
+  store: { taxFree: boolean; taxRate?: number | null },
+  settings: Pick<PlanSettings, 'tax' | 'taxIncluded'>,
+): number => (settings.taxIncluded || store.taxFree ? 0 : (store.taxRate ?? settings.tax));
 
 /** Prices offers as the pocket feels them; made once for a plan. */
 export interface Till {

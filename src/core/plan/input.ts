@@ -1,7 +1,7 @@
 import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
 import { itemKey, resolve, tagName } from '../project';
 import type { Book, PlanSettings, Project, Purchase, PurchaseLine, ResolvedPart, Store } from '../project';
-import { currentOffers, type Offer } from '../prices';
+import { currentOffers, withDressed, type Offer } from '../prices';
 import type { PlanProblem } from './types';
 import { parseSection, parseThickness } from '../wood';
 
@@ -12,6 +12,8 @@ export interface StoreTerms {
   /** Zero once something was bought there: that trip is made. */
   trip: Minor;
   taxFree: boolean;
+  /** Its own share of tax; null: the project's. */
+  taxRate: number | null;
   discount: number;
   /** `freeFrom` counts what was bought there already. */
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
@@ -67,7 +69,10 @@ const makeInput = (project: Project, book: Book): PlanInput => {
     currency: project.currency,
     unit: project.unit,
     parts,
-    offers: currentOffers(book).filter(({ storeId }) => usable.some(({ id }) => id === storeId)),
+    offers: withDressed(
+      currentOffers(book).filter(({ storeId }) => usable.some(({ id }) => id === storeId)),
+      parts,
+    ),
     stores: usable
       .map((store) =>
         termsOf(
@@ -88,7 +93,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
 };
 
 const termsOf = (
-  { id, name, trip, taxFree, discount, shipping }: Store,
+  { id, name, trip, taxFree, taxRate, discount, shipping }: Store,
   purchases: Purchase[],
 ): StoreTerms => {
   const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
@@ -98,6 +103,7 @@ const termsOf = (
     name,
     trip: purchases.length > 0 ? 0 : trip,
     taxFree,
+    taxRate: taxRate ?? null,
     discount,
     shipping: shipping && {
       fee: shipping.fee,

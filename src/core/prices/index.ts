@@ -1,4 +1,10 @@
 export * from './perPurchase';
+export { isNewer, seenOf, type Seen } from './observations';
 export * from './offers';
 export * from './compared';
 export * from './needs';
+export * from './history';
+export * from './weight';
+export * from './rough';
+export * from './doubt';
+export * from './merge';

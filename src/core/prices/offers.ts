@@ -1,7 +1,6 @@
 import type { Micros, Ticks } from '../measure';
-import { itemKey, tagName, type Book, type Item, type Price } from '../project';
-import { nameKey, parseSection, parseThickness } from '../wood';
-import { perPurchase } from './perPurchase';
+import type { Book, Item, Price, Rough } from '../project';
+import { isNewer, seenOf, type Seen } from './observations';
 
 /** A price that holds from `minQty` purchases on. */
 export interface Tier {
@@ -28,66 +27,71 @@ export interface Offer {
   available: number | null;
   /** By `minQty`, ascending. */
   tiers: Tier[];
+  /** Rough wood: it must be planed, and is sold in random widths. */
+  rough?: Rough;
 }
 
+const offersOf = new WeakMap<Book['prices'], { stores: Book['stores']; offers: Offer[] }>();
+
 /**
- * The offers that hold: of the observations of one thing, at one store, in one pack and from one quantity
+ * The offers that hold, by key: of the observations of one thing, at one store, in one pack and from one quantity
  * on, the newest counts; without dates, the later one. Observations that cannot be priced are left out.
+ * Worked out once for a book.
  */
 export const currentOffers = (book: Book): Offer[] => {
+  const before = offersOf.get(book.prices);
+  if (before?.stores === book.stores) return before.offers;
+  const offers = makeOffers(book);
+  offersOf.set(book.prices, { stores: book.stores, offers });
+  return offers;
+};
+
+const makeOffers = (book: Book): Offer[] => {
   const offers = new Map<string, Offer>();
   for (const price of Object.values(book.prices)) {
-    const unitPrice = perPurchase(price);
-    const offer = unitPrice === null || !book.stores[price.storeId] ? null : blankOffer(price);
-    if (!offer || unitPrice === null) continue;
-    const held = offers.get(offer.key) ?? offer;
-    offers.set(offer.key, held);
-    const tier: Tier = { minQty: price.minQty, unitPrice, price };
-    const index = held.tiers.findIndex(({ minQty }) => minQty === price.minQty);
-    if (index < 0) held.tiers.push(tier);
-    else if (isNewer(price, held.tiers[index]?.price)) held.tiers[index] = tier;
+    const seen = book.stores[price.storeId] ? seenOf(price) : null;
+    if (!seen) continue;
+    const held = offers.get(seen.key);
+    const tier: Tier = { minQty: price.minQty, unitPrice: seen.unitPrice, price };
+    if (!held) offers.set(seen.key, offerOf(price, seen, tier));
+    else {
+      const index = held.tiers.findIndex(({ minQty }) => minQty === price.minQty);
+      if (index < 0) held.tiers.push(tier);
+      else if (isNewer(price, held.tiers[index]?.price)) held.tiers[index] = tier;
+    }
   }
-  for (const offer of offers.values()) {
-    offer.tiers.sort((a, b) => a.minQty - b.minQty);
-    const newest = offer.tiers.reduce((a, b) => (isNewer(b.price, a.price) ? b : a));
-    offer.available = newest.price.available;
-    offer.item = newest.price.item;
-    offer.name = tagName(newest.price.item);
-  }
+  for (const offer of offers.values()) settle(offer);
   return [...offers.values()].sort((a, b) => (a.key < b.key ? -1 : 1));
 };
+
+const offerOf = (price: Price, seen: Seen, tier: Tier): Offer => ({
+  key: seen.key,
+  storeId: price.storeId,
+  item: price.item,
+  itemKey: seen.itemKey,
+  name: seen.name,
+  thickness: seen.thickness,
+  width: seen.width,
+  length: price.item.length?.ticks ?? 0,
+  pack: price.pack,
+  available: null,
+  tiers: [tier],
+});
+
+/** What its newest observation says of all of an offer: how it is spelt, and how much there is of it. */
+const settle = (offer: Offer): void => {
+  offer.tiers.sort((a, b) => a.minQty - b.minQty);
+  const newest = newestOf(offer);
+  offer.available = newest.available;
+  offer.item = newest.item;
+  offer.name = seenOf(newest)?.name ?? offer.name;
+  if (newest.rough) offer.rough = newest.rough;
+};
+
+/** The newest observation that an offer rests on. */
+export const newestOf = (offer: Offer): Price =>
+  offer.tiers.map(({ price }) => price).reduce((a, b) => (isNewer(b, a) ? b : a));
 
 /** The tier that holds for `quantity` purchases; null where the store sells no so few. */
 export const tierFor = (tiers: Tier[], quantity: number): Tier | null =>
   tiers.filter(({ minQty }) => minQty <= quantity).at(-1) ?? null;
-
-const isNewer = (price: Price, than: Price | undefined): boolean => (price.date ?? '') >= (than?.date ?? '');
-
-const blankOffer = (price: Price): Offer | null => {
-  const { item } = price;
-  const size = sizeOf(item);
-  if (!size) return null;
-  const key = itemKey(item);
-  return {
-    key: `${price.storeId}/${nameKey(tagName(item))}/${key}/${price.pack}`,
-    storeId: price.storeId,
-    item,
-    itemKey: key,
-    name: tagName(item),
-    ...size,
-    length: item.length?.ticks ?? 0,
-    pack: price.pack,
-    available: null,
-    tiers: [],
-  };
-};
-
-const sizeOf = (item: Item): { thickness: Ticks; width: Ticks } | null => {
-  if (item.kind === 'hardware') return { thickness: 0, width: 0 };
-  if (item.kind === 'sheet') {
-    const thickness = parseThickness(item.section, 'in');
-    return thickness.ok && item.width ? { thickness: thickness.value, width: item.width.ticks } : null;
-  }
-  const section = parseSection(item.section, 'mm');
-  return section.ok ? { thickness: section.value.thickness, width: section.value.width } : null;
-};

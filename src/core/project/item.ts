@@ -7,6 +7,17 @@ import type { Item, Measure } from './types';
  * A section that cannot be read stands for itself.
  */
 export const itemKey = (item: Item): string => {
+  const held = keys.get(item);
+  if (held !== undefined) return held;
+  const key = makeKey(item);
+  keys.set(item, key);
+  return key;
+};
+
+/** Items are never changed in place, and are asked for often. */
+const keys = new WeakMap<Item, string>();
+
+const makeKey = (item: Item): string => {
   if (item.kind === 'hardware') return `hardware:${nameKey(item.name)}`;
   const length = item.length?.ticks ?? 0;
   if (item.kind === 'sheet') {

@@ -218,13 +218,32 @@ export interface Store {
   currency: string;
   /** What going there once costs. */
   trip: Minor;
+  /** What that follows from, where it does: the way there and back, and what a mile or kilometre costs. */
+  way?: { distance: number; unit: 'mi' | 'km'; rate: Micros };
   taxFree: boolean;
+  /** Its own share of tax; absent: the project's. */
+  taxRate?: number;
   /** Share off its goods, before tax. */
   discount: number;
   /** Saws boards and sheets so that they can be carried. */
   cuts: boolean;
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
   note: string;
+  /** The price service that is followed: its name for the store, and the day up to which its prices were looked at. */
+  feed?: { id: string; taken: string | null };
+}
+
+/** A pack sold by weight: what it weighs, and the pieces to a pound or kilogram. */
+export interface PackWeight {
+  amount: number;
+  unit: 'lb' | 'kg';
+  pieces: number;
+}
+
+/** Rough wood of random widths: what planing takes off its thickness, and the share of it that is lost. */
+export interface Rough {
+  planing: Measure;
+  waste: number;
 }
 
 export type PriceUnit = 'each' | 'ft' | 'm' | 'bf' | 'sqft' | 'm2' | 'm3' | 'pack';
@@ -245,8 +264,12 @@ export interface Price {
   available: number | null;
   /** ISO date it was seen; null: unknown. */
   date: string | null;
-  source: 'typed' | 'file' | 'sample';
+  source: 'typed' | 'file' | 'service' | 'sample';
   note: string;
+  /** Where the pack is sold by weight. */
+  weight?: PackWeight;
+  /** Boards only: its section and length are then what it usually comes in. */
+  rough?: Rough;
   extra?: Record<string, string>;
 }
 

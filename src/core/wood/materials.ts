@@ -1,3 +1,4 @@
+import { byText } from '../byText';
 /** The wood colours of the drawings: by material, never by piece. */
 export type WoodTone = 'softwood' | 'treated' | 'cedar' | 'larch' | 'sheet' | 'fibreboard';
 
@@ -14,7 +15,9 @@ export const woodTone = (material: string): WoodTone =>
   TONES.find(([words]) => words.test(material))?.[1] ?? 'softwood';
 
 /** How names are matched everywhere: without regard to case and outer or repeated spaces. */
-export const nameKey = (name: string): string => name.trim().replace(/\s+/g, ' ').toLowerCase();
+export const nameKey: (name: string) => string = byText((name) =>
+  name.trim().replace(/\s+/g, ' ').toLowerCase(),
+);
 
 /** `pine|cedar` as a list; blank is an empty list: any material will do. */
 export const parseMaterials = (text: string): string[] =>

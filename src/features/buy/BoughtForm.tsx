@@ -37,7 +37,7 @@ export const BoughtForm = ({
   const isReady = count.ok && sum.ok && isDate(date);
   const save = () => {
     if (!count.ok || !sum.ok || !isDate(date)) return;
-    const store = { taxFree: book.stores[purchase.storeId]?.taxFree ?? false };
+    const store = book.stores[purchase.storeId] ?? { taxFree: false };
     const lines = [
       purchaseLine(line.item, line.pack, count.value, sum.value, store, project.settings, project.currency),
     ];

@@ -112,7 +112,7 @@ const purchaseOf = (buy: Buy, item: Item, project: Project, { book }: OpenProjec
         buy.pack,
         buy.qty,
         buy.paid,
-        { taxFree: store?.taxFree ?? false },
+        store ?? { taxFree: false },
         project.settings,
         project.currency,
       ),
