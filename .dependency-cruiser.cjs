@@ -12,7 +12,7 @@ const layer = (name, from, to, pathNot) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: { pathNot: tests }, to: { circular: true } },
-    layer('core-knows-nothing-above-it', '^src/core/', '^src/(app|features|ui|data|planning)/'),
+    layer('core-knows-nothing-above-it', '^src/core/', '^src/(app|features|ui|data|planning|reading)/'),
     layer(
       'core-has-no-interface-storage-or-network',
       '^src/core/',
@@ -24,9 +24,9 @@ module.exports = {
       from: { path: `^src/core/${folder}/`, pathNot: tests },
       to: { path: `^src/core/(${CORE.slice(index + 1).join('|') || 'none'})/` },
     })),
-    layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|data|planning)/'),
-    layer('data-knows-no-screens', '^src/data/', '^src/(app|features|ui|planning)/'),
-    layer('planning-knows-no-screens', '^src/planning/', '^src/(app|features|ui|data)/'),
+    layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|data|planning|reading)/'),
+    layer('data-knows-no-screens', '^src/data/', '^src/(app|features|ui|planning|reading)/'),
+    layer('workers-know-no-screens', '^src/(planning|reading)/', '^src/(app|features|ui|data)/'),
     layer('features-know-no-routes', '^src/features/', '^src/app/'),
     {
       name: 'features-do-not-import-each-other',
@@ -34,7 +34,7 @@ module.exports = {
       from: { path: '^src/features/([^/]+)/', pathNot: tests },
       to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/$1/' },
     },
-    layer('routes-name-features', '^src/app/', '^src/(data|planning|core)/'),
+    layer('routes-name-features', '^src/app/', '^src/(data|planning|reading|core)/'),
     {
       name: 'only-data-touches-storage',
       severity: 'error',

@@ -14,11 +14,14 @@ export const launch = (): Promise<Browser> =>
     ],
   }); // prettier-ignore
 
-/** Serves the built app on a port of its own; ends with `stop`. */
-export const serve = (port: number): Promise<{ address: string; stop: () => void }> =>
+/** Serves the built app on a port of its own; ends with `stop`. `settings` are of its environment. */
+export const serve = (
+  port: number,
+  settings: Record<string, string> = {},
+): Promise<{ address: string; stop: () => void }> =>
   new Promise((resolve, reject) => {
     const server: ChildProcess = spawn(process.execPath, ['.billet/server.cjs', 'dist'], {
-      env: { ...process.env, PORT: String(port) },
+      env: { ...process.env, ...settings, PORT: String(port) },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     process.once('exit', () => server.kill());
@@ -33,6 +36,7 @@ export const visit = async (
   browser: Browser,
   size: typeof PHONE,
   theme: 'light' | 'dark' = 'light',
+  serviceWorkers: 'allow' | 'block' = 'block',
 ): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> => {
   const context = await browser.newContext({
     viewport: size,
@@ -40,6 +44,7 @@ export const visit = async (
     acceptDownloads: true,
     hasTouch: size === PHONE,
     reducedMotion: 'reduce',
+    serviceWorkers,
   });
   const page = await context.newPage();
   const complaints: string[] = [];

@@ -7,17 +7,29 @@ const path = require('node:path');
 const { Ajv } = require('ajv');
 const standaloneCode = require('ajv/dist/standalone').default;
 
-const folder = path.join(__dirname, '../src/core/project');
-const read = (name) => JSON.parse(fs.readFileSync(path.join(folder, 'schemas', name), 'utf8'));
-const ajv = new Ajv({
-  schemas: [read('project.schema.json'), read('storage.schema.json')],
-  allErrors: true,
-  code: { source: true, lines: true },
-});
-const code = standaloneCode(ajv, {
-  validateProjectFile: 'billet-project',
-  validateProjectRecord: 'billet-storage#/$defs/projectRecord',
-  validateBookRecord: 'billet-storage#/$defs/bookRecord',
-  validateSettingsRecord: 'billet-storage#/$defs/settingsRecord',
-});
-fs.writeFileSync(path.join(folder, 'validators.generated.js'), code);
+const at = (...place) => path.join(__dirname, '..', ...place);
+const make = (schemas, validators, target) => {
+  const ajv = new Ajv({
+    schemas: schemas.map((file) => JSON.parse(fs.readFileSync(file, 'utf8'))),
+    allErrors: true,
+    code: { source: true, lines: true },
+  });
+  fs.writeFileSync(target, standaloneCode(ajv, validators));
+};
+
+make(
+  [at('src/core/project/schemas/project.schema.json'), at('src/core/project/schemas/storage.schema.json')],
+  {
+    validateProjectFile: 'billet-project',
+    validateProjectRecord: 'billet-storage#/$defs/projectRecord',
+    validateBookRecord: 'billet-storage#/$defs/bookRecord',
+    validateSettingsRecord: 'billet-storage#/$defs/settingsRecord',
+  },
+  at('src/core/project/validators.generated.js'),
+);
+// What the price service answers: the app reads it by the schemas that the service publishes.
+make(
+  [at('server/feed/feed.schema.json'), at('server/feed/stores.schema.json')],
+  { validateStorePrices: 'billet-store-prices', validateStores: 'billet-stores' },
+  at('src/data/feedSchemas.generated.js'),
+);

@@ -126,7 +126,22 @@ export const useProject = (id: string): OpenProject | null | undefined => {
   };
 };
 
-export const useBook = (): Book => useBookQuery().data?.book ?? emptyBook();
+/** The price book by itself, and how to change it; null while it is read. */
+export const useOpenBook = (): Pick<OpenProject, 'book' | 'runOnBook' | 'undo' | 'undoLabel'> | null => {
+  const client = useQueryClient();
+  const record = useBookQuery().data;
+  if (!record) return null;
+  return {
+    book: record.book,
+    runOnBook: (command) => runOnBook(client, command),
+    undo: () => stepBook(client, 'undo'),
+    undoLabel: record.history.past.at(-1)?.label ?? null,
+  };
+};
+
+const NO_BOOK = emptyBook();
+
+export const useBook = (): Book => useBookQuery().data?.book ?? NO_BOOK;
 
 /** Settings; those of a new browser while they are read. */
 export const useSettings = (): { settings: Settings; change: (fields: Partial<Settings>) => void } => {

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
+import type { Minor } from '@/core/measure';
 import { planInput, type Plan, type PlanInput } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Planner } from './plan.worker';
@@ -81,6 +82,32 @@ const hash = (input: PlanInput): string => {
   high = Math.imul(high ^ (high >>> 16), 2246822507) ^ Math.imul(low ^ (low >>> 13), 3266489909);
   low = Math.imul(low ^ (low >>> 16), 2246822507) ^ Math.imul(high ^ (high >>> 13), 3266489909);
   return `${text.length}-${(low >>> 0).toString(36)}${(high >>> 0).toString(36)}`;
+};
+
+/** By how much all plans together get dearer when the book becomes another; null while that is worked out. */
+export const usePlanDifference = (projects: Project[], book: Book, next: Book | null): Minor | null => {
+  const inputs = useMemo(
+    () =>
+      next === null ? [] : projects.map((project) => [planInput(project, book), planInput(project, next)]),
+    [projects, book, next],
+  );
+  const { data } = useQuery({
+    queryKey: ['difference', inputs.map((pair) => pair.map(fingerprint))],
+    enabled: next !== null,
+    queryFn: async () => {
+      let sum = 0;
+      for (const [before, after] of inputs) {
+        if (!before || !after) continue;
+        const now = shownPlan(await remote().firstPlan(before));
+        sum += (shownPlan(await remote().firstPlan(after))?.total ?? 0) - (now?.total ?? 0);
+      }
+      return sum;
+    },
+    staleTime: Infinity,
+    networkMode: 'always',
+    structuralSharing: false,
+  });
+  return data ?? null;
 };
 
 /** A project's plan and its money. */

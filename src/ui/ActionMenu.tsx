@@ -95,7 +95,7 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
 const styles = StyleSheet.create({
   lower: { justifyContent: 'flex-end', marginTop: 0, marginBottom: 0 },
   upper: { justifyContent: 'flex-start', marginTop: 0, marginBottom: 0 },
-  list: { borderWidth: 1 },
+  list: { borderWidth: 1, maxHeight: '82%', overflow: 'auto' } as object,
   wide: { width: 320, alignSelf: 'flex-end', marginTop: 52, marginRight: 12 },
   item: { minHeight: TOUCH + 4, justifyContent: 'center', paddingHorizontal: 16, borderBottomWidth: 1 },
 });

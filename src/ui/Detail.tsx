@@ -1,10 +1,11 @@
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { useIsWide } from './layout';
 import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
 import { useInk } from './theme';
+import { ScrollContext } from './VirtualList';
 import { Words } from './Words';
 
 interface DetailProps {
@@ -41,6 +42,7 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
   const padRoom = usePadRoom();
   const isWide = useIsWide();
   const body = useRef<View>(null);
+  const [scroller, setScroller] = useState<HTMLElement | null>(null);
   useEffect(() => {
     // Reading goes on in what has opened, and goes back to where it was when that closes.
     const before = document.activeElement as HTMLElement | null;
@@ -79,7 +81,12 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
           </ScrollView>
         </View>
       ) : (
-        <ScrollView contentContainerStyle={styles.fields}>{children}</ScrollView>
+        <ScrollView
+          ref={(node) => setScroller(node as unknown as HTMLElement | null)}
+          contentContainerStyle={styles.fields}
+        >
+          <ScrollContext value={scroller}>{children}</ScrollContext>
+        </ScrollView>
       )}
       {foot ? <View style={[styles.foot, { borderColor: ink.hairline }]}>{foot}</View> : null}
     </View>

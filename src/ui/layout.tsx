@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useInk } from './theme';
+import { ScrollContext } from './VirtualList';
 
 /** The least side of anything that is touched. */
 export const TOUCH = 44;
@@ -21,17 +22,30 @@ export const Columns = ({
   children,
   detail,
   beside,
+  width = 'reading',
 }: {
   children: ReactNode;
   detail?: ReactNode;
   beside?: ReactNode;
+  /** On a wide screen: as wide as is good to read, or all there is, for a table. */
+  width?: 'reading' | 'all';
 }) => {
   const isWide = useIsWide();
   const ink = useInk();
+  const [scroller, setScroller] = useState<HTMLElement | null>(null);
   return (
     <View style={styles.columns}>
-      <ScrollView ref={withOwnScroll} style={styles.column} contentContainerStyle={styles.scrolled}>
-        <View style={[styles.list, isWide && styles.wideList]}>{children}</View>
+      <ScrollView
+        ref={(node) => {
+          withOwnScroll(node);
+          setScroller(node as unknown as HTMLElement | null);
+        }}
+        style={styles.column}
+        contentContainerStyle={styles.scrolled}
+      >
+        <ScrollContext value={scroller}>
+          <View style={[styles.list, isWide && width === 'reading' && styles.wideList]}>{children}</View>
+        </ScrollContext>
       </ScrollView>
       {isWide && detail ? (
         <View style={[styles.detail, { borderColor: ink.hairline, backgroundColor: ink.card }]}>

@@ -29,7 +29,8 @@ const fit = (heading: string, column: PriceColumn): number => {
   if (heading.trim().toLowerCase() === column) return 100;
   const inside = words(heading);
   const place = WORDS[column].findIndex((word) => inside.includes(word));
-  return place < 0 ? 0 : 50 - place * 4 - inside.length;
+  // A unit price is a price.
+  return place < 0 ? 0 : 50 - place * 4 - inside.length + (column === 'price' ? 10 : 0);
 };
 
 /** What each heading of a sheet probably stands for: every column once, the best fit first. */

@@ -8,3 +8,4 @@ export * from './weight';
 export * from './rough';
 export * from './doubt';
 export * from './merge';
+export * from './grid';

@@ -2,9 +2,9 @@ import { StyleSheet, View } from 'react-native';
 import { extrasPaid, purchaseLine } from '@/core/budget';
 import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
 import type { Buy, Plan } from '@/core/plan';
-import { currentOffers } from '@/core/prices';
+import { currentOffers, daysBetween, isStale, knownOn } from '@/core/prices';
 import { tagName, type Item, type Project, type Purchase } from '@/core/project';
-import { newId, notify, today, type OpenProject } from '@/data';
+import { newId, notify, STALE_AFTER, today, useSettings, useToday, type OpenProject } from '@/data';
 import { Band, Row, Stamp, Tick, useInk, Words } from '@/ui';
 import type { Bought } from './BoughtForm';
 
@@ -17,8 +17,22 @@ interface Props {
 /** The shopping list by store: a tick buys a line at its planned price, a touch beside it asks for the price really paid. */
 export const BuyList = ({ open, plan, onEdit }: Props) => {
   const { project, book, run, undo } = open;
-  const offers = currentOffers(book);
-  const itemOf = (buy: Buy): Item | null => offers.find(({ key }) => key === buy.offerKey)?.item ?? null;
+  const { settings } = useSettings();
+  const day = useToday();
+  // Wood planed from rough is bought as it lies there.
+  const offerOf = (buy: Buy) =>
+    currentOffers(book).find(({ key }) => key === buy.offerKey.replace(/\/for\/[^/]*$/, ''));
+  const itemOf = (buy: Buy): Item | null => {
+    const item = offerOf(buy)?.item;
+    return item ? { ...item, name: buy.item, section: buy.section } : null;
+  };
+  /** `price seen 74 days ago`, where that is long. */
+  const oldWords = (buy: Buy): string => {
+    const offer = offerOf(buy);
+    const seen = offer ? knownOn(offer, book) : null;
+    if (!offer || !isStale(seen, day, settings.staleAfter ?? STALE_AFTER)) return '';
+    return seen === null ? 'price of no known day' : `price seen ${daysBetween(seen, day)} days ago`;
+  };
   const buyNow = (buy: Buy) => {
     const item = itemOf(buy);
     if (!item) return;
@@ -53,6 +67,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                 key={buy.offerKey}
                 title={`${buy.qty} × ${buy.item}`}
                 note={tagWords(buy, plan)}
+                warning={oldWords(buy)}
                 sum={formatMoney(buy.paid, project.currency)}
                 isBought={false}
                 onTick={() => buyNow(buy)}
@@ -155,13 +170,15 @@ const storeNote = (
 interface LineProps {
   title: string;
   note: string;
+  /** What to look at before it is bought; blank: nothing. */
+  warning?: string;
   sum: string;
   isBought: boolean;
   onTick: () => void;
   onOpen: () => void;
 }
 
-const BuyLine = ({ title, note, sum, isBought, onTick, onOpen }: LineProps) => {
+const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LineProps) => {
   const ink = useInk();
   return (
     <View style={[styles.line, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
@@ -178,6 +195,11 @@ const BuyLine = ({ title, note, sum, isBought, onTick, onOpen }: LineProps) => {
             </Words>
             <Words size="small" tone="soft">
               {note}
+              {warning ? (
+                <Words size="small" tone="bad">
+                  {` · ${warning}`}
+                </Words>
+              ) : null}
             </Words>
           </View>
           {isBought ? <Stamp text="bought" /> : null}

@@ -1,9 +1,8 @@
 import { View } from 'react-native';
 import { formatLength } from '@/core/measure';
-import { amountOf, perPiece, type Need, type Offer } from '@/core/prices';
-import type { Price } from '@/core/project';
-import type { OpenProject } from '@/data';
+import { comparedBy, perPiece, pieceBy, type Need, type Offer } from '@/core/prices';
 import { Band, Button, Row } from '@/ui';
+import type { Desk } from './desk';
 import { OfferLine } from './OfferLine';
 
 /** `2x4 · treated`, `18mm sheet · birch ply`, `deck screws`. */
@@ -15,32 +14,35 @@ export const needTitle = ({ kind, name, materials }: Need): string =>
 /** One thing that is needed and what each store asks for it, the cheapest first. */
 export const NeedCard = ({
   need,
-  open: { project, book },
+  desk,
   onAdd,
-  onEdit,
+  onOpen,
 }: {
   need: Need;
-  open: OpenProject;
+  desk: Desk;
   onAdd: () => void;
-  onEdit: (price: Price) => void;
+  onOpen: (offer: Offer) => void;
 }) => {
-  const sorted = [...need.offers].sort((a, b) => compared(a) - compared(b) || (a.key < b.key ? -1 : 1));
+  const isOut = (offer: Offer) => Number(offer.available === 0);
+  const sorted = [...need.offers].sort(
+    (a, b) => isOut(a) - isOut(b) || compared(a) - compared(b) || (a.key < b.key ? -1 : 1),
+  );
   const size =
     need.kind === 'hardware'
       ? `${need.count} pieces`
-      : `${need.count} pieces, longest ${formatLength(need.longest, project.unit)}`;
+      : `${need.count} pieces, longest ${formatLength(need.longest, desk.unit)}`;
   return (
     <View role="group" aria-label={needTitle(need)}>
       <Band title={needTitle(need)} note={size} />
       {sorted.map((offer, index) => (
         <OfferLine
           key={offer.key}
-          title={book.stores[offer.storeId]?.name ?? ''}
+          title={desk.book.stores[offer.storeId]?.name ?? ''}
           subtitle={offer.name}
           offer={offer}
-          project={project}
-          isCheapest={index === 0 && sorted.length > 1}
-          onEdit={onEdit}
+          desk={desk}
+          isCheapest={index === 0 && sorted.length > 1 && offer.available !== 0}
+          onOpen={onOpen}
         />
       ))}
       <Row>
@@ -58,12 +60,5 @@ export const NeedCard = ({
 };
 
 /** Per length, area or piece: what makes offers of one need comparable. */
-const compared = (offer: Offer): number => {
-  const amount =
-    offer.item.kind === 'board'
-      ? amountOf(offer.item, 'm')
-      : offer.item.kind === 'sheet'
-        ? amountOf(offer.item, 'm2')
-        : 1;
-  return perPiece(offer) / (amount || 1);
-};
+const compared = (offer: Offer): number =>
+  pieceBy(offer, comparedBy(offer.item.kind, 'mm')) ?? perPiece(offer);

@@ -1,29 +1,31 @@
 import { StyleSheet, View } from 'react-native';
-import { formatDay, formatTag } from '@/core/measure';
-import { asCompared, type Offer } from '@/core/prices';
-import type { Price, Project } from '@/core/project';
-import { Row, Stamp, Words } from '@/ui';
-import { asSold } from './words';
+import { asCompared, seriesOf, type Offer } from '@/core/prices';
+import { Row, Stamp, TrendLine, Words } from '@/ui';
+import type { Desk } from './desk';
+import { ageOf, asSold, cents, trendWords } from './words';
 
 interface Props {
   title: string;
   /** Under the title, before the price as sold. */
   subtitle?: string;
   offer: Offer;
-  project: Project;
+  desk: Desk;
   isCheapest: boolean;
-  onEdit: (price: Price) => void;
+  onOpen: (offer: Offer) => void;
 }
 
-/** One offer: as sold, what one purchase comes to, as compared, and when it was seen. */
-export const OfferLine = ({ title, subtitle, offer, project, isCheapest, onEdit }: Props) => {
-  const seen = offer.tiers[0]?.price;
-  if (!seen) return null;
-  const sold = offer.tiers.map(({ price }) => asSold(price, project.currency)).join(', ');
+/** One offer: as sold, what one purchase comes to, as compared, when it was seen and how it moved. */
+export const OfferLine = ({ title, subtitle, offer, desk, isCheapest, onOpen }: Props) => {
+  const [tier] = offer.tiers;
+  if (!tier) return null;
+  const sold = offer.tiers.map(({ price }) => asSold(price, desk.currency)).join(', ');
+  const age = ageOf(offer, desk);
+  const trend = trendWords(offer, desk);
+  const series = trend === '' ? [] : seriesOf(offer, desk.book);
   return (
     <Row
-      onPress={() => onEdit(seen)}
-      label={`Change the price of ${offer.name}, ${title}: ${sold}`}
+      onPress={() => onOpen(offer)}
+      label={`${offer.name}, ${title}: ${sold}, ${age.text}`}
       style={styles.row}
     >
       <View style={styles.line}>
@@ -31,19 +33,34 @@ export const OfferLine = ({ title, subtitle, offer, project, isCheapest, onEdit 
           <View style={styles.head}>
             <Words>{title}</Words>
             {isCheapest ? <Stamp text="cheapest" /> : null}
+            {offer.available === 0 ? <Stamp text="out of stock" tone="bad" /> : null}
           </View>
           <Words size="small" tone="soft">
-            {[subtitle, sold, seen.date ? `seen ${formatDay(seen.date)}` : 'date unknown']
-              .filter(Boolean)
-              .join(' · ')}
+            {[subtitle, sold].filter(Boolean).join(' · ')}
           </Words>
+          <View style={styles.head}>
+            <Words size="small" tone={age.isOld ? 'bad' : 'soft'}>
+              {age.text}
+            </Words>
+            {series.length > 1 ? (
+              <>
+                <TrendLine
+                  values={series.map(({ unitPrice }) => unitPrice)}
+                  label={`Its price went ${trend}`}
+                />
+                <Words size="small" tone="soft">
+                  {trend}
+                </Words>
+              </>
+            ) : null}
+          </View>
         </View>
         <View>
           <Words size="strong" align="right">
-            {formatTag(Math.round((offer.tiers[0]?.unitPrice ?? 0) / 10_000) * 10_000, project.currency)}
+            {cents(tier.unitPrice, desk.currency)}
           </Words>
           <Words size="small" tone="soft" align="right">
-            {asCompared(offer, project.unit, project.currency)}
+            {asCompared(offer, desk.unit, desk.currency)}
           </Words>
         </View>
       </View>

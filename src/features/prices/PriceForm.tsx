@@ -1,21 +1,25 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { formatTag } from '@/core/measure';
-import { asCompared, currentOffers, perPurchase } from '@/core/prices';
-import { emptyStore, type Kind, type PriceUnit, type Store } from '@/core/project';
-import { newId, notify, today, type OpenProject } from '@/data';
+import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/prices';
+import { emptyStore, type Kind, type PriceUnit } from '@/core/project';
+import { newId, notify } from '@/data';
 import { Button, Choice, Detail, KINDS, TextField, Words } from '@/ui';
-import { readDraft, type PriceDraft } from './draft';
+import type { Desk } from './desk';
+import { readDraft, roughFor, type PriceDraft } from './draft';
 
 export type { PriceDraft };
 
 interface Props {
-  open: OpenProject;
-  stores: Store[];
+  desk: Desk;
   initial: PriceDraft;
+  /** Is told every change, so that a closed tab brings it back. */
+  onDraft?: (draft: PriceDraft, newStore: string) => void;
+  initialStore?: string;
   onClose: () => void;
 }
 
+const DECIMAL = ['price', 'weight', 'perWeight', 'waste'];
 const NEW_STORE = 'new store';
 
 const UNITS: Record<Kind, { value: PriceUnit; label: string }[]> = {
@@ -37,15 +41,35 @@ const UNITS: Record<Kind, { value: PriceUnit; label: string }[]> = {
   ],
 };
 
+const PACK_BY: { value: PriceDraft['packBy']; label: string }[] = [
+  { value: 'count', label: 'Counted' },
+  { value: 'lb', label: 'By the pound' },
+  { value: 'kg', label: 'By the kilogram' },
+];
+
+const FINISHES: { value: PriceDraft['finish']; label: string }[] = [
+  { value: 'dressed', label: 'Planed' },
+  { value: 'rough', label: 'Rough, random widths' },
+];
+
 /** One price as it is on the shelf tag. */
-export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, initial, onClose }: Props) => {
+export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }: Props) => {
+  const { unit, currency, book, stores, runOnBook, undo } = desk;
   const [draft, setDraft] = useState(initial);
-  const [newStore, setNewStore] = useState('');
+  const [newStore, setStore] = useState(initialStore);
   const [wasTried, setTried] = useState(false);
-  const read = readDraft(draft, project.unit, today());
+  const read = readDraft(draft, unit, desk.today);
   const isNewStore = draft.storeId === null;
   const storeFault = isNewStore && newStore.trim() === '' ? 'Give the store a name.' : null;
-  const set = (fields: Partial<PriceDraft>) => setDraft({ ...draft, ...fields });
+  const set = (fields: Partial<PriceDraft>) => {
+    const next = { ...draft, ...fields };
+    setDraft(next);
+    onDraft?.(next, newStore);
+  };
+  const setNewStore = (name: string) => {
+    setStore(name);
+    onDraft?.(draft, name);
+  };
   const fault = (place: keyof PriceDraft): string | null => {
     const found = read.ok
       ? null
@@ -63,7 +87,12 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
       | 'pack'
       | 'minQty'
       | 'available'
-      | 'date',
+      | 'date'
+      | 'note'
+      | 'weight'
+      | 'perWeight'
+      | 'planing'
+      | 'waste',
     label: string,
     help?: string,
   ) => (
@@ -74,9 +103,9 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
       error={fault(place)}
       help={help}
       onSubmitEditing={save}
-      inputMode={place === 'price' ? 'decimal' : 'text'}
+      inputMode={DECIMAL.includes(place) ? 'decimal' : 'text'}
       autoFocus={place === 'price'}
-      pad={place === 'length' || place === 'width' ? project.unit : undefined}
+      pad={['length', 'width', 'planing'].includes(place) ? unit : undefined}
     />
   );
   const kindOfPack = draft.unit === 'each' || draft.unit === 'pack';
@@ -117,20 +146,37 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
           onSubmitEditing={save}
         />
       ) : null}
-      {field('price', `Price on the tag, ${project.currency}`)}
+      {field('price', `Price on the tag, ${currency}`)}
       <Choice
         label="It is for"
         value={draft.unit}
         options={UNITS[draft.kind]}
         onChange={(unit) => set({ unit })}
       />
-      {kindOfPack
-        ? field(
-            'pack',
-            'Pieces it brings',
-            draft.kind === 'hardware' ? 'A box of 100 brings 100.' : 'A bundle of 8 brings 8.',
-          )
-        : null}
+      {draft.kind === 'hardware' ? (
+        <Choice
+          label="How much it brings"
+          value={draft.packBy}
+          options={PACK_BY}
+          onChange={(packBy) => set({ packBy, perWeight: perWeightFor(packBy) })}
+        />
+      ) : null}
+      {draft.kind === 'hardware' && draft.packBy !== 'count' ? (
+        <>
+          {field('weight', `Weight of the pack, ${draft.packBy}`)}
+          {field(
+            'perWeight',
+            `Pieces in a ${draft.packBy === 'lb' ? 'pound' : 'kilogram'}`,
+            'By the label, or weigh a handful. About 215 deck screws of 2 1/2 in weigh 2 lb (rule of thumb).',
+          )}
+        </>
+      ) : kindOfPack ? (
+        field(
+          'pack',
+          'Pieces it brings',
+          draft.kind === 'hardware' ? 'A box of 100 brings 100.' : 'A bundle of 8 brings 8.',
+        )
+      ) : null}
       <Choice
         label="What it is"
         value={draft.kind}
@@ -145,6 +191,24 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
           {field('material', 'Material')}
         </>
       )}
+      {draft.kind === 'board' ? (
+        <Choice
+          label="Its faces"
+          value={draft.finish}
+          options={FINISHES}
+          onChange={(finish) => set({ finish, ...(finish === 'rough' ? roughFor(draft, unit) : {}) })}
+        />
+      ) : null}
+      {draft.kind === 'board' && draft.finish === 'rough' ? (
+        <>
+          <Words size="small" tone="soft">
+            Write the section and length it usually comes in. A needed board is then priced by its share of
+            that, planed, with the waste.
+          </Words>
+          {field('planing', 'Planing takes off')}
+          {field('waste', 'Waste in percent', 'Knots, wane and ends: a quarter is usual (rule of thumb).')}
+        </>
+      ) : null}
       {field(
         'name',
         'As the shelf tag names it',
@@ -159,39 +223,51 @@ export const PriceForm = ({ open: { project, book, runOnBook, undo }, stores, in
           ? 'Blank: today.'
           : 'A changed price counts as seen today; the old one stays as history.',
       )}
+      {field('note', 'Note')}
       <View aria-live="polite">{compared ? <Words tone="soft">{compared}</Words> : null}</View>
     </Detail>
   );
 
+  function perWeightFor(packBy: PriceDraft['packBy']): string {
+    const usual = packBy === 'count' ? null : usualPieces(draft.name, packBy);
+    return draft.perWeight === '' && usual !== null ? String(usual) : draft.perWeight;
+  }
+
   function comparison(): string {
     if (!read.ok) return '';
-    const seen = { ...read.value, id: 'draft', storeId: 'draft', source: 'typed' as const, note: '' };
+    const seen = { ...read.value, id: 'draft', storeId: 'draft', source: 'typed' as const };
     const each = perPurchase(seen);
     const [offer] = currentOffers({
-      stores: { draft: emptyStore('draft', '', project.currency) },
+      stores: { draft: emptyStore('draft', '', currency) },
       prices: { draft: seen },
     });
     return each === null || !offer
       ? ''
-      : `${formatTag(Math.round(each / 10_000) * 10_000, project.currency)} a purchase, ${asCompared(offer, project.unit, project.currency)}`;
+      : [
+          `${formatTag(Math.round(each / 10_000) * 10_000, currency)} a purchase`,
+          ...(read.value.weight ? [`about ${read.value.pack} pieces`] : []),
+          ...allCompared(offer, unit, currency).slice(
+            read.value.pack > 1 || draft.kind === 'hardware' ? 0 : 1,
+          ),
+        ].join(', ');
   }
 
   function save(): void {
     setTried(true);
     if (!read.ok || storeFault) return;
-    const store = isNewStore ? emptyStore(newId(), newStore.trim(), project.currency) : null;
+    const store = isNewStore ? emptyStore(newId(), newStore.trim(), currency) : null;
     const storeId = store?.id ?? draft.storeId ?? '';
     // Another price under the old date was seen today: a new observation, and the old one stays as history.
     const isSeenAnew =
       old !== undefined &&
       read.value.price !== old.price &&
       read.value.date === old.date &&
-      old.date !== today();
-    const date = isSeenAnew ? today() : read.value.date;
+      old.date !== desk.today;
+    const date = isSeenAnew ? desk.today : read.value.date;
     const id = old && !isSeenAnew ? old.id : newId();
     runOnBook({
       type: 'putPrices',
-      prices: [{ ...read.value, date, id, storeId, source: 'typed', note: old?.note ?? '' }],
+      prices: [{ ...read.value, date, id, storeId, source: 'typed' }],
       stores: store ? [store] : [],
     });
     onClose();

@@ -1,182 +1,189 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { currentOffers, needsOf, type Need, type Offer } from '@/core/prices';
-import { resolve, type Price } from '@/core/project';
-import { newId, useProject, type OpenProject } from '@/data';
-import { Band, Button, Columns, Row, Segments, useIsWide, Words } from '@/ui';
-import { NeedCard, needTitle } from './NeedCard';
-import { PriceForm, type PriceDraft } from './PriceForm';
-import { blankDraft, draftForNeed, draftOfPrice } from './draft';
+import { ActivityIndicator } from 'react-native-paper';
+import { useRouter } from 'expo-router';
+import { writePrices } from '@/core/formats';
+import type { Need, Offer } from '@/core/prices';
+import type { Price } from '@/core/project';
+import { isLike, keepDraft, newId, saveFile, useDraft } from '@/data';
+import { ActionMenu, Button, Columns, Pick, Segments, useIsWide, Words } from '@/ui';
+import { useDesk, type Desk } from './desk';
+import { blankDraft, draftForNeed, draftOfPrice, type PriceDraft } from './draft';
+import { FeedBand } from './FeedBand';
+import { FeedReview } from './FeedReview';
+import { ImportSheet } from './ImportSheet';
+import { Needed } from './Needed';
+import { useNews } from './news';
+import { OfferDetail } from './OfferDetail';
+import { PriceForm } from './PriceForm';
+import { PriceGrid } from './PriceGrid';
 import { StoreForm } from './StoreForm';
-import { OfferLine } from './OfferLine';
-import { storeWords } from './words';
+import { draftOfStore, type StoreDraft } from './storeDraft';
+import { StoreList } from './StoreList';
+import { emptyStore } from '@/core/project';
 
 type View_ = 'needed' | 'all' | 'stores';
-type Chosen = { kind: 'price'; draft: PriceDraft; key: string } | { kind: 'store'; id: string | null } | null;
 
-/** The stores and their prices: first what this project needs and has no price for. */
-export const PricesPlace = ({ id }: { id: string }) => {
-  const open = useProject(id);
-  return open ? <Prices open={open} /> : null;
+/** What stands beside the list. Forms are kept while they are typed in. */
+type Chosen =
+  | { kind: 'offer'; offer: Offer }
+  | { kind: 'price'; draft: PriceDraft; newStore: string; key: string }
+  | { kind: 'store'; id: string | null; draft?: StoreDraft };
+
+/** A form that was open when the tab was closed. */
+type Kept =
+  | { form: 'price'; draft: PriceDraft; newStore: string }
+  | { form: 'store'; id: string | null; draft: StoreDraft };
+
+const isPriceDraft = isLike(blankDraft(null));
+const isStoreDraft = isLike(draftOfStore(emptyStore('', '', 'USD'), 'in'));
+const isKept = (value: unknown): value is Kept => {
+  if (!isLike({ form: '', draft: {} })(value)) return false;
+  return value.form === 'price'
+    ? isPriceDraft(value.draft) && isLike({ newStore: '' })(value)
+    : value.form === 'store' && isStoreDraft(value.draft) && 'id' in value;
 };
 
-const Prices = ({ open }: { open: OpenProject }) => {
-  const { project, book } = open;
+/** The price book: of a project first what it needs; by itself, what all projects need. `asksFile`: a file is to be taken. */
+export const PricesPlace = ({ id, asksFile = false }: { id: string | null; asksFile?: boolean }) => {
+  const desk = useDesk(id);
+  const place = id === null ? 'prices' : `prices/${id}`;
+  const kept = useDraft(place, isKept);
+  if (desk === null || kept === undefined)
+    return <ActivityIndicator style={styles.wait} aria-label="Reading the prices" />;
+  return desk ? <Prices desk={desk} place={place} kept={kept} asksFile={asksFile} /> : null;
+};
+
+const chosenOf = (kept: Kept | null): Chosen | null => {
+  if (!kept) return null;
+  return kept.form === 'price'
+    ? { kind: 'price', draft: kept.draft, newStore: kept.newStore, key: 'kept' }
+    : { kind: 'store', id: kept.id, draft: kept.draft };
+};
+
+const Prices = ({
+  desk,
+  place,
+  kept,
+  asksFile,
+}: {
+  desk: Desk;
+  place: string;
+  kept: Kept | null;
+  asksFile: boolean;
+}) => {
+  const { project, stores, unit } = desk;
   const isWide = useIsWide();
-  const [view, setView] = useState<View_>('needed');
-  const [chosen, setChosen] = useState<Chosen>(null);
-  const stores = Object.values(book.stores)
-    .filter(({ currency }) => currency === project.currency)
-    .sort((a, b) => a.name.localeCompare(b.name));
-  const offers = currentOffers(book).filter(({ storeId }) => stores.some((store) => store.id === storeId));
-  const used = offers.filter(({ storeId }) => !project.excludedStores.includes(storeId));
-  const needs = needsOf(resolve(project).parts, used);
-  const missing = needs.filter((need) => need.offers.length === 0);
-  const close = () => setChosen(null);
-  const price = (draft: PriceDraft) => setChosen({ kind: 'price', draft, key: newId() });
-  const fill = (need: Need) => price(draftForNeed(need, project, stores[0]?.id ?? null));
-  const edit = (seen: Price) => price(draftOfPrice(seen, project.unit));
-  const form =
+  const router = useRouter();
+  const [view, setView] = useState<View_>(desk.needs.length > 0 ? 'needed' : 'all');
+  const [chosen, setChosen] = useState<Chosen | null>(() => chosenOf(kept));
+  const [opened, setOpened] = useState<'review' | 'import' | null>(asksFile ? 'import' : null);
+  const feed = useNews(desk);
+  const close = () => {
+    keepDraft(place, null);
+    setChosen(null);
+  };
+  const price = (draft: PriceDraft) => setChosen({ kind: 'price', draft, newStore: '', key: newId() });
+  const fill = (need: Need) => price(draftForNeed(need, { unit }, stores[0]?.id ?? null));
+  const edit = (seen: Price) => price(draftOfPrice(seen, unit));
+  const open = (offer: Offer) => setChosen({ kind: 'offer', offer });
+  const keep = (entry: Kept) => keepDraft(place, entry);
+  const detail =
     chosen?.kind === 'price' ? (
-      <PriceForm key={chosen.key} open={open} stores={stores} initial={chosen.draft} onClose={close} />
+      <PriceForm
+        key={chosen.key}
+        desk={desk}
+        initial={chosen.draft}
+        initialStore={chosen.newStore}
+        onDraft={(draft, newStore) => keep({ form: 'price', draft, newStore })}
+        onClose={close}
+      />
     ) : chosen?.kind === 'store' ? (
-      <StoreForm key={chosen.id ?? 'new'} open={open} storeId={chosen.id} onClose={close} />
+      <StoreForm
+        key={chosen.id ?? 'new'}
+        desk={desk}
+        storeId={chosen.id}
+        onDraft={(draft) => keep({ form: 'store', id: chosen.id, draft })}
+        {...(chosen.draft ? { kept: chosen.draft } : {})}
+        onClose={close}
+      />
+    ) : chosen?.kind === 'offer' ? (
+      <OfferDetail key={chosen.offer.key} desk={desk} offer={chosen.offer} onEdit={edit} onClose={close} />
     ) : null;
   return (
-    <Columns detail={form}>
+    <Columns detail={detail} width={view === 'all' ? 'all' : 'reading'}>
+      {project ? null : (
+        <View style={styles.head}>
+          <Words size="headline" style={styles.grow}>
+            Price book
+          </Words>
+          {desk.currencies.length > 1 ? (
+            <Pick
+              label="In"
+              usual={desk.currency}
+              value={desk.currency}
+              options={desk.currencies.map((code) => ({ value: code, label: code }))}
+              onChange={desk.setCurrency}
+            />
+          ) : null}
+        </View>
+      )}
       <Segments
         label="Views of the prices"
         value={view}
         onChange={setView}
         options={[
-          { value: 'needed', label: 'Needed here' },
+          { value: 'needed', label: project ? 'Needed here' : 'Needed' },
           { value: 'all', label: 'All prices' },
           { value: 'stores', label: 'Stores' },
         ]}
       />
-      {view === 'needed' ? (
-        <>
-          {missing.length > 0 ? <Missing needs={missing} onFill={fill} /> : null}
-          {needs.length === 0 ? (
-            <Words style={styles.pad}>Nothing is needed yet. Add parts first.</Words>
-          ) : null}
-          {needs
-            .filter((need) => need.offers.length > 0)
-            .map((need) => (
-              <NeedCard key={need.key} need={need} open={open} onAdd={() => fill(need)} onEdit={edit} />
-            ))}
-        </>
-      ) : null}
-      {view === 'all' ? (
-        <All
-          offers={offers}
-          open={open}
-          onEdit={edit}
-          onAdd={() => price(blankDraft(stores[0]?.id ?? null))}
-        />
-      ) : null}
-      {view === 'stores' ? (
-        <>
-          <View style={styles.pad}>
-            <Button mode="outlined" icon="add" onPress={() => setChosen({ kind: 'store', id: null })}>
-              Add a store
+      <View style={styles.actions}>
+        <Button
+          mode="contained"
+          style={isWide ? null : styles.first}
+          onPress={() => router.push(project ? `/aisle?project=${project.id}` : '/aisle')}
+        >
+          Enter prices in the aisle
+        </Button>
+        <Button mode="outlined" icon="add" onPress={() => price(blankDraft(stores[0]?.id ?? null))}>
+          Add a price
+        </Button>
+        <ActionMenu
+          label="Files of prices"
+          anchor={(show) => (
+            <Button mode="outlined" onPress={show}>
+              Files
             </Button>
-          </View>
-          {stores.map((store) => (
-            <Row
-              key={store.id}
-              onPress={() => setChosen({ kind: 'store', id: store.id })}
-              label={`Change ${store.name}`}
-              style={styles.row}
-            >
-              <Words size="strong">{store.name}</Words>
-              <Words size="small" tone="soft">
-                {storeWords(store)}
-                {project.excludedStores.includes(store.id) ? ' · not used for this project' : ''}
-              </Words>
-            </Row>
-          ))}
-        </>
+          )}
+          actions={[
+            { title: 'Take prices from a file', run: () => setOpened('import') },
+            {
+              title: `Save all prices in ${desk.currency} to a file`,
+              run: () => saveFile('prices.csv', writePrices(desk.book, desk.currency, unit), 'text/csv'),
+            },
+          ]}
+        />
+      </View>
+      <FeedBand desk={desk} feed={feed} onReview={() => setOpened('review')} />
+      {view === 'needed' ? <Needed desk={desk} onFill={fill} onOpen={open} /> : null}
+      {view === 'all' ? <PriceGrid desk={desk} onOpen={open} isBeside={detail !== null} /> : null}
+      {view === 'stores' ? <StoreList desk={desk} onOpen={(id) => setChosen({ kind: 'store', id })} /> : null}
+      {isWide ? null : detail}
+      {opened === 'review' ? (
+        <FeedReview desk={desk} news={feed.news} onClose={() => setOpened(null)} />
       ) : null}
-      {isWide ? null : form}
+      {opened === 'import' ? (
+        <ImportSheet desk={desk} asksAtOnce={asksFile} onClose={() => setOpened(null)} />
+      ) : null}
     </Columns>
   );
 };
 
-const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void }) => (
-  <View role="region" aria-label="No price yet">
-    <Band
-      title="No price yet"
-      note={`${needs.length} ${needs.length === 1 ? 'thing' : 'things'}`}
-      tone="bad"
-    />
-    {needs.map((need) => (
-      <Row key={need.key} style={styles.row}>
-        <View style={styles.missing}>
-          <View style={styles.grow}>
-            <Words>{needTitle(need)}</Words>
-            <Words size="small" tone="soft">
-              for {need.parts.map(({ name }) => name).join(', ')}
-            </Words>
-          </View>
-          <Button
-            mode="contained"
-            onPress={() => onFill(need)}
-            accessibilityLabel={`Add a price for ${needTitle(need)}`}
-          >
-            Add a price
-          </Button>
-        </View>
-      </Row>
-    ))}
-  </View>
-);
-
-const All = ({
-  offers,
-  open: { project, book },
-  onEdit,
-  onAdd,
-}: {
-  offers: Offer[];
-  open: OpenProject;
-  onEdit: (price: Price) => void;
-  onAdd: () => void;
-}) => (
-  <>
-    <View style={styles.pad}>
-      <Button mode="outlined" icon="add" onPress={onAdd}>
-        Add a price
-      </Button>
-    </View>
-    {Object.values(book.stores)
-      .filter(({ id }) => offers.some(({ storeId }) => storeId === id))
-      .map((store) => (
-        <View key={store.id}>
-          <Band
-            title={store.name}
-            note={`${offers.filter(({ storeId }) => storeId === store.id).length} prices`}
-          />
-          {offers
-            .filter(({ storeId }) => storeId === store.id)
-            .map((offer) => (
-              <OfferLine
-                key={offer.key}
-                title={offer.name}
-                offer={offer}
-                project={project}
-                isCheapest={false}
-                onEdit={onEdit}
-              />
-            ))}
-        </View>
-      ))}
-  </>
-);
-
 const styles = StyleSheet.create({
-  pad: { padding: 16, alignItems: 'flex-start' },
-  row: { padding: 12, paddingHorizontal: 16 },
-  missing: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  wait: { marginTop: 80 },
+  head: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, paddingTop: 16 },
   grow: { flex: 1 },
+  first: { width: '100%' },
+  actions: { flexDirection: 'row', flexWrap: 'wrap', gap: 10, paddingHorizontal: 16, paddingBottom: 12 },
 });

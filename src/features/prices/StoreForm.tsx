@@ -1,47 +1,56 @@
 import { useState } from 'react';
-import { decimals, parseDecimal, parseMoney, toMain, type Minor } from '@/core/measure';
+import { formatMoney } from '@/core/measure';
 import { emptyStore, type Store } from '@/core/project';
-import { ok, type Problem, type Result } from '@/core/result';
-import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, TextField } from '@/ui';
-import { nameKey } from '@/core/wood';
+import { newId, notify } from '@/data';
+import { Button, Choice, Detail, TextField, Words } from '@/ui';
+import type { Desk } from './desk';
+import { draftOfStore, readStore, type StoreDraft } from './storeDraft';
 import { STORE_KINDS } from './words';
 
-interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'taxFree' | 'note'> {
-  trip: string;
-  discount: string;
-  fee: string;
-  freeFrom: string;
+interface Props {
+  desk: Desk;
+  /** Null: a new one. */
+  storeId: string | null;
+  /** What was half typed when the tab was closed. */
+  kept?: StoreDraft;
+  onDraft?: (draft: StoreDraft) => void;
+  onClose: () => void;
 }
 
+const TRIPS: { value: StoreDraft['tripBy']; label: string }[] = [
+  { value: 'sum', label: 'A sum' },
+  { value: 'mi', label: 'Miles' },
+  { value: 'km', label: 'Kilometres' },
+];
+
+const TAXES: { value: StoreDraft['tax']; label: string }[] = [
+  { value: 'project', label: 'As in the project' },
+  { value: 'own', label: 'Its own rate' },
+  { value: 'none', label: 'None is added' },
+];
+
+type Field = 'name' | 'trip' | 'distance' | 'rate' | 'taxRate' | 'discount' | 'fee' | 'freeFrom' | 'note';
+
 /** One store: what going there or ordering there adds to its prices. */
-export const StoreForm = ({
-  open: { project, book, run, runOnBook, undo },
-  storeId,
-  onClose,
-}: {
-  open: OpenProject;
-  storeId: string | null;
-  onClose: () => void;
-}) => {
-  const held = storeId === null ? undefined : book.stores[storeId];
+export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
+  const { book, currency, unit, project, run, runOnBook, undo } = desk;
   const [id] = useState(() => storeId ?? newId());
-  const [draft, setDraft] = useState(() => draftOf(held ?? emptyStore(id, '', project.currency)));
+  const held: Store | undefined = book.stores[id];
+  const blank = held ?? emptyStore(id, '', currency);
+  const [draft, setDraft] = useState(() => kept ?? draftOfStore(blank, unit));
   const [wasTried, setTried] = useState(false);
-  const others = Object.values(book.stores).filter(
-    (store) => store.id !== id && store.currency === project.currency,
-  );
-  const read = readStore(draft, held ?? emptyStore(id, '', project.currency), others);
-  const set = (fields: Partial<StoreDraft>) => setDraft({ ...draft, ...fields });
-  const fault = (place: keyof StoreDraft): string | null =>
+  const others = desk.stores.filter((store) => store.id !== id);
+  const read = readStore(draft, blank, others);
+  const set = (fields: Partial<StoreDraft>) => {
+    const next = { ...draft, ...fields };
+    setDraft(next);
+    onDraft?.(next);
+  };
+  const fault = (place: Field): string | null =>
     read.ok || (!wasTried && draft[place] === '')
       ? null
       : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
-  const field = (
-    place: 'name' | 'trip' | 'discount' | 'fee' | 'freeFrom' | 'note',
-    label: string,
-    help?: string,
-  ) => (
+  const field = (place: Field, label: string, help?: string) => (
     <TextField
       label={label}
       value={draft[place]}
@@ -49,10 +58,12 @@ export const StoreForm = ({
       error={fault(place)}
       help={help}
       onSubmitEditing={save}
+      inputMode={place === 'name' || place === 'note' ? 'text' : 'decimal'}
     />
   );
-  const isExcluded = project.excludedStores.includes(id);
+  const isExcluded = project?.excludedStores.includes(id) ?? false;
   const prices = Object.values(book.prices).filter((price) => price.storeId === id).length;
+  const perWay = draft.tripBy === 'mi' ? 'mile' : 'kilometre';
   return (
     <Detail
       title={held?.name ?? 'New store'}
@@ -77,7 +88,7 @@ export const StoreForm = ({
         options={STORE_KINDS}
         onChange={(kind) => set({ kind })}
       />
-      {held ? (
+      {held && project && run ? (
         <Choice
           label={`For ${project.name}`}
           value={isExcluded ? 'out' : 'in'}
@@ -88,18 +99,27 @@ export const StoreForm = ({
           onChange={(value) => run({ type: 'excludeStore', storeId: id, excluded: value === 'out' })}
         />
       ) : null}
-      {field('trip', `What one trip there costs, ${project.currency}`)}
-      {field('discount', 'Discount on all its goods, in percent')}
       <Choice
-        label="Tax"
-        value={draft.taxFree ? 'free' : 'taxed'}
-        options={[
-          { value: 'taxed', label: 'As in the project' },
-          { value: 'free', label: 'None is added' },
-        ]}
-        onChange={(value) => set({ taxFree: value === 'free' })}
+        label="The trip is told as"
+        value={draft.tripBy}
+        options={TRIPS}
+        onChange={(tripBy) => set({ tripBy })}
       />
-      {field('fee', `Shipping fee, ${project.currency}`, 'Blank: nothing is shipped.')}
+      {draft.tripBy === 'sum' ? (
+        field('trip', `What one trip there costs, ${currency}`)
+      ) : (
+        <>
+          {field('distance', `There and back, ${draft.tripBy}`)}
+          {field('rate', `A ${perWay} costs you, ${currency}`, 'Fuel and wear; your own figure.')}
+          <Words tone="soft" aria-live="polite">
+            {read.ok ? `${formatMoney(read.value.trip, currency)} a trip` : ''}
+          </Words>
+        </>
+      )}
+      {field('discount', 'Discount on all its goods, in percent')}
+      <Choice label="Tax" value={draft.tax} options={TAXES} onChange={(tax) => set({ tax })} />
+      {draft.tax === 'own' ? field('taxRate', 'Tax there, in percent') : null}
+      {field('fee', `Shipping fee, ${currency}`, 'Blank: nothing is shipped.')}
       {draft.fee.trim() === '' ? null : field('freeFrom', 'Shipping is free from', 'Blank: never.')}
       {field('note', 'Note')}
     </Detail>
@@ -121,49 +141,4 @@ export const StoreForm = ({
       action: { label: 'Undo', run: undo },
     });
   }
-};
-
-const draftOf = (store: Store): StoreDraft => {
-  const { name, kind, currency, taxFree, note, trip, discount, shipping } = store;
-  const sum = (minor: Minor | null | undefined) =>
-    minor === null || minor === undefined ? '' : toMain(minor, currency).toFixed(decimals(currency));
-  return {
-    name, kind, taxFree, note,
-    trip: trip === 0 ? '' : sum(trip),
-    discount: discount === 0 ? '' : String(Number((discount * 100).toFixed(4))),
-    fee: sum(shipping?.fee),
-    freeFrom: sum(shipping?.freeFrom),
-  }; // prettier-ignore
-};
-
-const readStore = (draft: StoreDraft, held: Store, others: Store[]): Result<Store> => {
-  const problems: Problem[] = [];
-  const fault = (place: keyof StoreDraft, sentence: string) =>
-    problems.push({ code: 'store', place, sentence });
-  const money = (place: 'trip' | 'fee' | 'freeFrom'): Minor | null => {
-    if (draft[place].trim() === '') return null;
-    const sum = parseMoney(draft[place], held.currency);
-    if (!sum.ok) fault(place, sum.problems[0]?.sentence ?? '');
-    return sum.ok ? sum.value : null;
-  };
-  const name = draft.name.trim();
-  if (name === '') fault('name', 'Give the store a name.');
-  if (others.some((store) => nameKey(store.name) === nameKey(name)))
-    fault('name', `There is a ${name} already.`);
-  const percent = draft.discount.trim() === '' ? ok(0) : parseDecimal(draft.discount.replace('%', ''));
-  if (!percent.ok || percent.value > 100) fault('discount', 'Write a share in percent, from 0 to 100.');
-  const trip = money('trip') ?? 0;
-  const fee = money('fee');
-  const freeFrom = money('freeFrom');
-  if (problems.length > 0 || !percent.ok) return { ok: false, problems };
-  return ok({
-    ...held,
-    name,
-    kind: draft.kind,
-    taxFree: draft.taxFree,
-    note: draft.note.trim(),
-    trip,
-    discount: percent.value / 100,
-    shipping: fee === null ? null : { fee, freeFrom },
-  });
 };

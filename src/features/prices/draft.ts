@@ -1,14 +1,16 @@
-import { MICROS, parseCount, parseLength, parseTag, type LengthUnit } from '@/core/measure';
+import { MICROS, parseCount, parseDecimal, parseLength, parseTag, type LengthUnit } from '@/core/measure';
 import { isDate, withUnit } from '@/core/formats';
-import { amountOf, type Need } from '@/core/prices';
+import { amountOf, piecesByWeight, type Need } from '@/core/prices';
 import {
   itemName,
   type Item,
   type Kind,
   type Measure,
+  type PackWeight,
   type Price,
   type PriceUnit,
   type Project,
+  type Rough,
 } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
 import { parseSection, parseThickness, thicknessName } from '@/core/wood';
@@ -31,14 +33,28 @@ export interface PriceDraft {
   available: string;
   /** Blank: today for a new one. */
   date: string;
+  note: string;
+  /** Hardware: by the pieces told in `pack`, or by its weight and the pieces to a pound or kilogram. */
+  packBy: 'count' | PackWeight['unit'];
+  weight: string;
+  perWeight: string;
+  /** Boards: as they are, or rough and of random widths, with what planing takes off and the share that is lost. */
+  finish: 'dressed' | 'rough';
+  planing: string;
+  waste: string;
 }
 
 export const blankDraft = (storeId: string | null): PriceDraft => ({
-  id: null, storeId, kind: 'board', name: '', section: '', length: '', width: '', material: '', price: '', unit: 'each', pack: '1', minQty: '1', available: '', date: '',
+  id: null, storeId, kind: 'board', name: '', section: '', length: '', width: '', material: '', price: '', unit: 'each', pack: '1', minQty: '1', available: '', date: '', note: '',
+  packBy: 'count', weight: '', perWeight: '', finish: 'dressed', planing: '', waste: '',
 }); // prettier-ignore
 
 /** A price for what is needed: section, material and item are filled in, and a length that holds the longest part. */
-export const draftForNeed = (need: Need, { unit }: Project, storeId: string | null): PriceDraft => ({
+export const draftForNeed = (
+  need: Need,
+  { unit }: Pick<Project, 'unit'>,
+  storeId: string | null,
+): PriceDraft => ({
   ...blankDraft(storeId),
   kind: need.kind,
   name: need.kind === 'hardware' ? need.name : '',
@@ -80,6 +96,13 @@ export const draftOfPrice = (seen: Price, unit: LengthUnit): PriceDraft => ({
   minQty: String(seen.minQty),
   available: seen.available === null ? '' : String(seen.available),
   date: seen.date ?? '',
+  note: seen.note,
+  packBy: seen.weight?.unit ?? 'count',
+  weight: seen.weight ? String(seen.weight.amount) : '',
+  perWeight: seen.weight ? String(seen.weight.pieces) : '',
+  finish: seen.rough ? 'rough' : 'dressed',
+  planing: seen.rough ? withUnit(seen.rough.planing, unit) : '',
+  waste: seen.rough ? String(Number((seen.rough.waste * 100).toFixed(4))) : '',
 });
 
 /** The draft as an observation without id, store and source; every fault with its field as the place. */
@@ -87,7 +110,7 @@ export const readDraft = (
   draft: PriceDraft,
   unit: LengthUnit,
   today: string,
-): Result<Omit<Price, 'id' | 'storeId' | 'source' | 'note'>> => {
+): Result<Omit<Price, 'id' | 'storeId' | 'source'>> => {
   const problems: Problem[] = [];
   const fault = (place: keyof PriceDraft, sentence: string) =>
     problems.push({ code: 'price', place, sentence });
@@ -130,7 +153,13 @@ export const readDraft = (
         }
       : parseTag(draft.price),
   );
-  const pack = need('pack', parseCount(draft.pack)) ?? 1;
+  const weight = draft.kind === 'hardware' && draft.packBy !== 'count' ? readWeight(draft.packBy) : null;
+  const pack = weight
+    ? piecesByWeight(weight)
+    : draft.kind === 'hardware' && draft.packBy !== 'count'
+      ? 1
+      : (need('pack', parseCount(draft.pack)) ?? 1);
+  const rough = draft.kind === 'board' && draft.finish === 'rough' ? readRough() : null;
   const minQty = need('minQty', parseCount(draft.minQty)) ?? 1;
   const available =
     draft.available.trim() === ''
@@ -145,5 +174,34 @@ export const readDraft = (
     fault('unit', 'It cannot be priced by that.');
   if (problems.length > 0 || price === null) return { ok: false, problems };
   if (item.name === '') item.name = itemName(item);
-  return ok({ item, price, unit: draft.unit, pack: byMeasure ? 1 : pack, minQty, available, date });
+  return ok({
+    item, price, unit: draft.unit, pack: byMeasure ? 1 : pack, minQty, available, date, note: draft.note.trim(),
+    ...(weight ? { weight } : {}),
+    ...(rough ? { rough } : {}),
+  }); // prettier-ignore
+
+  function readWeight(by: PackWeight['unit']): PackWeight | null {
+    const amount = need('weight', parseDecimal(draft.weight));
+    const pieces = need('perWeight', parseDecimal(draft.perWeight));
+    if (amount === 0) fault('weight', 'It must weigh more than nothing.');
+    if (pieces === 0) fault('perWeight', 'It must be more than nothing.');
+    return amount && pieces ? { amount, unit: by, pieces } : null;
+  }
+
+  function readRough(): Rough | null {
+    const planing = need('planing', parseLength(draft.planing, unit));
+    const waste = draft.waste.trim() === '' ? 0 : need('waste', parseDecimal(draft.waste.replace('%', '')));
+    if (planing === null || waste === null) return null;
+    const text = withUnit({ text: draft.planing.trim(), ticks: planing }, unit);
+    return { planing: { text, ticks: planing }, waste: waste / 100 };
+  }
 };
+
+/** What is usual for rough wood, where nothing is told yet: two passes of the planer, and a quarter lost (rules of thumb). */
+export const roughFor = (
+  { planing, waste }: PriceDraft,
+  unit: LengthUnit,
+): Pick<PriceDraft, 'planing' | 'waste'> => ({
+  planing: planing === '' ? (unit === 'in' ? '1/4in' : '5mm') : planing,
+  waste: waste === '' ? '25' : waste,
+});

@@ -1,6 +1,8 @@
-import { formatMoney, formatTag } from '@/core/measure';
-import { UNIT_WORDS } from '@/core/prices';
+import { formatDay, formatMoney, formatTag, toMinor, type Micros } from '@/core/measure';
+import { daysBetween, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/prices';
+import { taxAt } from '@/core/plan';
 import type { Price, Store, StoreKind } from '@/core/project';
+import type { Desk } from './desk';
 
 export const STORE_KINDS: { value: StoreKind; label: string }[] = [
   { value: 'home centre', label: 'Home centre' },
@@ -15,11 +17,13 @@ export const storeWords = (store: Store): string =>
   [
     store.kind === 'other' ? '' : store.kind,
     store.trip > 0 ? `trip ${formatMoney(store.trip, store.currency)}` : '',
+    store.way ? `${store.way.distance} ${store.way.unit} there and back` : '',
     store.shipping
       ? `shipping ${formatMoney(store.shipping.fee, store.currency)}${store.shipping.freeFrom === null ? '' : `, free from ${formatMoney(store.shipping.freeFrom, store.currency)}`}`
       : '',
     store.discount > 0 ? `${Number((store.discount * 100).toFixed(2))} % off` : '',
     store.taxFree ? 'no tax added' : '',
+    store.taxRate === undefined ? '' : `tax ${Number((store.taxRate * 100).toFixed(4))} %`,
     store.note,
   ]
     .filter((word) => word !== '')
@@ -27,10 +31,64 @@ export const storeWords = (store: Store): string =>
 
 /** As sold: `$0.68 a foot`, `$11.48 a pack of 100`, `10 or more: $3.49`. */
 export const asSold = (
-  { price, unit, pack, minQty }: Pick<Price, 'price' | 'unit' | 'pack' | 'minQty'>,
+  { price, unit, pack, minQty, weight }: Pick<Price, 'price' | 'unit' | 'pack' | 'minQty' | 'weight'>,
   currency: string,
 ): string => {
   const tag = formatTag(price, currency);
-  const per = pack > 1 ? `a pack of ${pack}` : unit === 'pack' ? 'each' : UNIT_WORDS[unit];
+  const per = weight
+    ? `for ${weight.amount} ${weight.unit}, about ${pack} pieces`
+    : pack > 1
+      ? `a pack of ${pack}`
+      : unit === 'pack'
+        ? 'each'
+        : UNIT_WORDS[unit];
   return `${minQty > 1 ? `${minQty} or more: ` : ''}${tag} ${per}`;
 };
+
+/** A sum in millionths, to the cent. */
+export const cents = (micros: Micros, currency: string): string =>
+  formatMoney(toMinor(Math.round(micros), currency), currency);
+
+/** How old the price is that holds: `seen 14 Nov 2026`, `seen 2 Jan 2026, 327 days ago`; an old one is also marked. */
+export const ageOf = (
+  offer: Offer,
+  { book, today, staleAfter }: Pick<Desk, 'book' | 'today' | 'staleAfter'>,
+): { text: string; isOld: boolean } => {
+  const date = knownOn(offer, book);
+  if (date === null) return { text: 'date unknown', isOld: true };
+  const isOld = isStale(date, today, staleAfter);
+  const days = daysBetween(date, today);
+  const { source } = newestOf(offer);
+  const word = source === 'service' ? 'told' : 'seen';
+  return { text: `${word} ${formatDay(date)}${isOld ? `, ${days} days ago` : ''}`, isOld };
+};
+
+/** `up 6 %`, `down 12 %`; blank where it never moved. */
+export const trendWords = (offer: Offer, { book }: Pick<Desk, 'book'>): string => {
+  const trend = trendOf(offer, book);
+  return trend ? `${trend.way} ${Math.max(1, Math.round(trend.share * 100))} %` : '';
+};
+
+/** What one purchase takes from the pocket: less the store's discount, with tax. */
+export const inThePocket = (offer: Offer, { book, terms }: Pick<Desk, 'book' | 'terms'>): Micros => {
+  const store = book.stores[offer.storeId];
+  const price = offer.tiers[0]?.unitPrice ?? 0;
+  return store ? price * (1 - store.discount) * (1 + taxAt(store, terms)) : price;
+};
+
+/** How that sum came about: `less 5 % discount, with 7 % tax`; blank where it is the tag's price. */
+export const pocketWords = (offer: Offer, { book, terms }: Pick<Desk, 'book' | 'terms'>): string => {
+  const store = book.stores[offer.storeId];
+  if (!store) return '';
+  const tax = taxAt(store, terms);
+  const percent = (share: number) => `${Number((share * 100).toFixed(2))} %`;
+  return [
+    store.discount > 0 ? `less ${percent(store.discount)} discount` : '',
+    tax > 0 ? `with ${percent(tax)} tax` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+};
+
+export const count = (number: number, one: string, many = `${one}s`): string =>
+  `${number} ${number === 1 ? one : many}`;

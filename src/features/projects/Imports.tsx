@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { readParts, readPrices, rowsForBook } from '@/core/formats';
-import type { Group, Price, Store } from '@/core/project';
+import { readParts } from '@/core/formats';
+import type { Group } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
-import { newId, notify, pickFile, today, type OpenProject } from '@/data';
+import { newId, notify, pickFile, type OpenProject } from '@/data';
 import { Button, Faults, Sheet, Words } from '@/ui';
 
 /** Asks for a file at once, and reads it. */
@@ -94,50 +94,3 @@ const beside = (held: Group[], added: Group[]): Group[] => [
   }),
   ...added.filter(({ name }) => !held.some((group) => group.name === name)),
 ];
-
-/** Reads prices.csv, shows what is new in it, and takes it into the price book. */
-export const ImportPrices = ({
-  open: { project, book, runOnBook },
-  onClose,
-}: {
-  open: OpenProject;
-  onClose: () => void;
-}) => {
-  const picked = usePicked(
-    '.csv,text/csv',
-    onClose,
-    (text, name): Result<{ prices: Price[]; stores: Store[]; known: number }> => {
-      const rows = readPrices(text, name, project.unit);
-      return rows.ok
-        ? { ok: true, value: rowsForBook(rows.value, book, project.currency, newId, today()) }
-        : rows;
-    },
-  );
-  if (!picked) return null;
-  if (!picked.result.ok)
-    return <Wrong name={picked.name} problems={picked.result.problems} onClose={onClose} />;
-  const { prices, stores, known } = picked.result.value;
-  const take = () => {
-    runOnBook({ type: 'putPrices', prices, stores });
-    notify({ text: `${prices.length} prices taken from ${picked.name}.` });
-    onClose();
-  };
-  return (
-    <Sheet
-      title="Import prices"
-      onClose={onClose}
-      foot={
-        <Button mode="contained" onPress={take} disabled={prices.length === 0}>
-          Take {prices.length} {prices.length === 1 ? 'price' : 'prices'}
-        </Button>
-      }
-    >
-      <Words>
-        {picked.name}: {prices.length} new {prices.length === 1 ? 'price' : 'prices'}, {known} known already,
-        in {project.currency}.
-      </Words>
-      {stores.length > 0 ? <Words>New stores: {stores.map(({ name }) => name).join(', ')}.</Words> : null}
-      <Words tone="soft">Rows without a date are taken as seen today. Older prices stay as history.</Words>
-    </Sheet>
-  );
-};

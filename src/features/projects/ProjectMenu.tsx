@@ -4,10 +4,10 @@ import { useRouter } from 'expo-router';
 import { projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/formats';
 import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/data';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
-import { ImportParts, ImportPrices } from './Imports';
+import { ImportParts } from './Imports';
 import { ProjectDetails } from './ProjectDetails';
 
-type Opened = 'details' | 'parts' | 'prices' | 'delete' | null;
+type Opened = 'details' | 'parts' | 'delete' | null;
 
 /** What is done with a project as a whole: its details, its files, its end. */
 export const ProjectMenu = ({ open }: { open: OpenProject }) => {
@@ -41,7 +41,10 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
             title: 'Export parts.csv',
             run: () => saveFile(`${base}-parts.csv`, writeParts(project), 'text/csv'),
           },
-          { title: 'Import prices.csv', run: () => setOpened('prices') },
+          {
+            title: 'Import prices.csv',
+            run: () => router.push(`/project/${project.id}/prices?take=file`),
+          },
           {
             title: 'Export prices.csv',
             run: () =>
@@ -52,7 +55,6 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
       />
       {opened === 'details' ? <ProjectDetails open={open} onClose={() => setOpened(null)} /> : null}
       {opened === 'parts' ? <ImportParts open={open} onClose={() => setOpened(null)} /> : null}
-      {opened === 'prices' ? <ImportPrices open={open} onClose={() => setOpened(null)} /> : null}
       {opened === 'delete' ? (
         <Confirm
           title={`Delete ${project.name}?`}

@@ -1,14 +1,17 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useQueryClient } from '@tanstack/react-query';
-import { formatDay, isCurrency, parseDecimal, type LengthUnit } from '@/core/measure';
+import { formatDay, isCurrency, parseCount, parseDecimal, type LengthUnit } from '@/core/measure';
 import { ok, type Result } from '@/core/result';
 import {
   bringSamplesBack,
   DAYS_KEPT,
   notify,
   setDeleted,
+  STALE_AFTER,
   startEmpty,
+  takeNewVersion,
+  useIsNewVersionWaiting,
   useProjects,
   useSettings,
   type Settings,
@@ -26,6 +29,7 @@ import {
   TAX_ON_TAGS,
   Words,
 } from '@/ui';
+import { Room } from './Room';
 
 const readCurrency = (text: string): Result<string> =>
   isCurrency(text.trim().toUpperCase())
@@ -52,11 +56,19 @@ const readShare = (text: string): Result<number> => {
       };
 };
 
+const readDays = (text: string): Result<number> => {
+  const days = parseCount(text);
+  return days.ok && days.value <= 3650
+    ? days
+    : { ok: false, problems: [{ code: 'days', place: '', sentence: 'Write a number of days, such as 60.' }] };
+};
+
 /** What new projects start with, how Billet looks, and what is kept in this browser. */
 export const SettingsPlace = () => {
   const { settings, change } = useSettings();
   const client = useQueryClient();
   const projects = useProjects();
+  const isNewWaiting = useIsNewVersionWaiting();
   const [isEmptying, setEmptying] = useState(false);
   const count = projects?.records.length ?? 0;
   const samples = async () => {
@@ -120,6 +132,19 @@ export const SettingsPlace = () => {
           under Project details.
         </Words>
       </View>
+      <Band title="Prices" />
+      <View style={styles.pad}>
+        <ReadField
+          label="A price is old after so many days"
+          inputMode="numeric"
+          text={String(settings.staleAfter ?? STALE_AFTER)}
+          read={readDays}
+          onRead={(staleAfter) => change({ staleAfter })}
+        />
+        <Words size="small" tone="soft">
+          Old prices are marked in the price book and in the plan. Two months is a rule of thumb.
+        </Words>
+      </View>
       <Band title="Samples" />
       <View style={styles.pad}>
         <Words>Three projects with their stores and prices, all invented, to try things on.</Words>
@@ -160,6 +185,12 @@ export const SettingsPlace = () => {
         <Words>
           Everything is kept in this browser alone, and in the files you save. Nothing is sent anywhere.
         </Words>
+        <Room />
+        {isNewWaiting ? (
+          <Button mode="contained" onPress={takeNewVersion} style={styles.own}>
+            Use the new Billet
+          </Button>
+        ) : null}
       </View>
       {isEmptying ? (
         <Confirm
@@ -181,4 +212,5 @@ const styles = StyleSheet.create({
   deleted: { paddingHorizontal: 16, paddingVertical: 8 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   grow: { flex: 1 },
+  own: { alignSelf: 'flex-start' },
 });

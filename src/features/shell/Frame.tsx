@@ -17,7 +17,7 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
   const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
   const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: path === href });
   return {
-    top: [place('Projects', '/'), place('Settings', '/settings')],
+    top: [place('Projects', '/'), place('Price book', '/prices'), place('Settings', '/settings')],
     inProject: project
       ? ['Parts', 'Prices', 'Buy'].map((name) => place(name, `/project/${id}/${name.toLowerCase()}`))
       : [],
@@ -53,6 +53,7 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           </Words>
         </View>
         <RailLink {...(top[0] as Place)} />
+        <RailLink {...(top[1] as Place)} />
         {projectName ? (
           <View style={styles.railProject}>
             <Words size="small" style={[styles.railName, { color: ink.wood.softwood }]} numberOfLines={2}>
@@ -64,7 +65,7 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           </View>
         ) : null}
         <View style={styles.main} />
-        <RailLink {...(top[1] as Place)} />
+        <RailLink {...(top[2] as Place)} />
       </View>
       <View style={styles.main} role="main">
         {children}

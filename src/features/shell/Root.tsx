@@ -4,7 +4,7 @@ import { PaperProvider, Snackbar } from 'react-native-paper';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { notify, useNotice, useOtherTabs, useSettings } from '@/data';
+import { keepForOffline, notify, useNotice, useOtherTabs, useSettings } from '@/data';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon } from '@/ui';
 import { Frame } from './Frame';
 
@@ -29,6 +29,7 @@ const Themed = ({ children }: { children: ReactNode }) => {
   const isDark = settings.theme === 'dark' || (settings.theme === 'system' && system === 'dark');
   const theme = isDark ? darkTheme : lightTheme;
   useOtherTabs();
+  useEffect(() => void keepForOffline(), []);
   useFonts({
     Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),
     PlexMedium: require('@expo-google-fonts/ibm-plex-sans-condensed/500Medium/IBMPlexSansCondensed_500Medium.ttf'),

@@ -2,6 +2,6 @@ import { useLocalSearchParams } from 'expo-router';
 import { PricesPlace } from '@/features/prices/PricesPlace';
 
 export default function PricesRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <PricesPlace id={id} />;
+  const { id, take } = useLocalSearchParams<{ id: string; take?: string }>();
+  return <PricesPlace id={id} key={take ?? ''} asksFile={take === 'file'} />;
 }

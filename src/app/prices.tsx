@@ -1,0 +1,5 @@
+import { PricesPlace } from '@/features/prices/PricesPlace';
+
+export default function BookRoute() {
+  return <PricesPlace id={null} />;
+}

@@ -1,0 +1,71 @@
+import { StyleSheet, View } from 'react-native';
+import { riseOf } from '@/core/budget';
+import { formatDay, formatMoney } from '@/core/measure';
+import { currentOffers, isStale, knownOn } from '@/core/prices';
+import type { Project } from '@/core/project';
+import { shownPlan, usePlanAndMoney } from '@/planning';
+import { Band, Words } from '@/ui';
+import type { Desk } from './desk';
+import { count } from './words';
+
+const RISES = [0.05, 0.1, 0.2];
+
+/** How old the prices are that the plan rests on, and what dearer wood would do to the target. */
+export const AgeAndRise = ({ desk, project }: { desk: Desk; project: Project }) => {
+  const { book, today, staleAfter, currency } = desk;
+  const { plan, money } = usePlanAndMoney(project, book);
+  const shown = shownPlan(plan);
+  if (!shown || shown.buys.length === 0) return null;
+  const byKey = new Map(currentOffers(book).map((offer) => [offer.key, offer]));
+  const dates = shown.buys.map(({ offerKey }) => {
+    const offer = byKey.get(offerKey.replace(/\/for\/[^/]*$/, ''));
+    return offer ? knownOn(offer, book) : null;
+  });
+  const old = dates.filter((date) => isStale(date, today, staleAfter)).length;
+  const known = dates.filter((date): date is string => date !== null).sort();
+  const oldest = known[0];
+  const undated = dates.length - known.length;
+  const left = money.left;
+  return (
+    <View role="region" aria-label="How far the prices hold">
+      <Band
+        title="The prices in the plan"
+        note={old === 0 ? 'all seen lately' : `${old} of ${dates.length} older than ${staleAfter} days`}
+        {...(old > 0 ? { tone: 'bad' as const } : {})}
+      />
+      <View style={styles.pad}>
+        <Words>
+          {oldest ? `The oldest was seen ${formatDay(oldest)}` : 'None has a date'}
+          {undated > 0 && oldest ? `, and ${count(undated, 'has', 'have')} no date` : ''}.
+        </Words>
+        <View style={styles.rises}>
+          {RISES.map((share) => {
+            const rise = riseOf(shown, share);
+            const after = left === null ? null : left - rise;
+            return (
+              <View key={share} style={styles.rise}>
+                <Words size="small" tone="soft">
+                  Wood +{Math.round(share * 100)} %
+                </Words>
+                <Words size="strong">+{formatMoney(rise, currency)}</Words>
+                {after === null ? null : (
+                  <Words size="small" tone={after < 0 ? 'bad' : 'soft'}>
+                    {after < 0
+                      ? `${formatMoney(-after, currency)} over`
+                      : `${formatMoney(after, currency)} left`}
+                  </Words>
+                )}
+              </View>
+            );
+          })}
+        </View>
+      </View>
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  pad: { paddingHorizontal: 16, paddingVertical: 10, gap: 8 },
+  rises: { flexDirection: 'row', flexWrap: 'wrap', gap: 16 },
+  rise: { flexGrow: 1, flexBasis: 100 },
+});

@@ -1,0 +1,300 @@
+import { useEffect, useRef, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { formatDay, formatTag, symbol } from '@/core/measure';
+import { asCompared, isStale, newestOf, UNIT_WORDS, type Doubt } from '@/core/prices';
+import { currentOffers } from '@/core/prices';
+import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
+import { newId } from '@/data';
+import { Button, Choice, TextField, useInk, useIsWide, Words } from '@/ui';
+import {
+  blankEntry, doubtAbout, lastPrice, readEntry, unitsFor, type Answer, type Ask, type Entry, type Visit,
+} from './aisle'; // prettier-ignore
+import { AisleList } from './AisleList';
+import type { Desk } from './desk';
+import { PriceKeys } from './PriceKeys';
+import { asSold } from './words';
+
+interface Props {
+  desk: Desk;
+  visit: Visit;
+  asks: Ask[];
+  onVisit: (visit: Visit) => void;
+  onDone: () => void;
+}
+
+/** One thing after the other: the price typed, the same as last time, out of stock, or passed by. */
+export const AisleEntry = (props: Props) => {
+  const { visit, asks, onDone } = props;
+  const ask = asks.find(({ key }) => key === visit.key) ?? asks.find(({ key }) => !(key in visit.answers));
+  if (!ask)
+    return (
+      <ScrollView style={styles.column} contentContainerStyle={styles.done}>
+        <Words size="title">
+          {asks.length === 0 ? 'Nothing is needed here.' : 'That is all that is needed here.'}
+        </Words>
+        <Button mode="contained" onPress={onDone}>
+          Done here
+        </Button>
+        <AisleList {...props} />
+      </ScrollView>
+    );
+  return <Shelf key={ask.key} {...props} ask={ask} />;
+};
+
+const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
+  const { unit, currency, offers, runOnBook } = desk;
+  const isWide = useIsWide();
+  const ink = useInk();
+  const [doubt, setDoubt] = useState<Doubt | null>(null);
+  const [wasTried, setTried] = useState(false);
+  const entry = visit.entry ?? blankEntry(ask, unit);
+  const input = useRef<View>(null);
+  const last = lastPrice(ask);
+  const read = readEntry(ask, entry, unit, desk.today);
+  const units = unitsFor(ask, unit);
+  const fault = (place: string) =>
+    wasTried && !read.ok
+      ? (read.problems.find((problem) => problem.place === place)?.sentence ?? null)
+      : null;
+  const set = (fields: Partial<Entry>) => {
+    setDoubt(null);
+    onVisit({ ...visit, key: ask.key, entry: { ...entry, ...fields } });
+  };
+  /** The keyboard goes on where it was: at the price. */
+  const toPrice = () => (input.current as unknown as HTMLElement | null)?.querySelector('input')?.focus();
+  useEffect(() => {
+    toPrice();
+  }, []);
+
+  /** In another length than was asked for, what was found stands for both. */
+  const answer = (given: Answer, found = ask.key) => {
+    const answers = { ...visit.answers, [found]: given, [ask.key]: given };
+    onVisit({ ...visit, answers, key: null, entry: null });
+  };
+  const put = (price: Omit<Price, 'id' | 'storeId'>, kind: 'priced' | 'out') => {
+    // What was typed on this visit and is mended is one observation, not two.
+    const before = visit.answers[ask.key];
+    const id = before && before.kind !== 'passed' ? before.priceId : newId();
+    runOnBook({ type: 'putPrices', prices: [{ ...price, id, storeId: visit.storeId }] });
+    answer({ kind, priceId: id }, itemKey(price.item));
+  };
+  const save = () => {
+    setTried(true);
+    if (!read.ok) return;
+    const found = doubtAbout(read.value, ask, visit.storeId, offers);
+    if (found) setDoubt(found);
+    else put(read.value, 'priced');
+  };
+  const again = (available: number | null) => {
+    if (!ask.last) return;
+    const { price, unit: per, pack, item, weight, rough } = newestOf(ask.last);
+    put(
+      {
+        item, price, unit: per, pack, minQty: 1, available, date: desk.today, source: 'typed', note: '',
+        ...(weight ? { weight } : {}),
+        ...(rough ? { rough } : {}),
+      },
+      available === 0 ? 'out' : 'priced',
+    ); // prettier-ignore
+  };
+  const typeAgain = () => {
+    set({ price: '' });
+    setTried(false);
+    toPrice();
+  };
+  const best = cheapestElsewhere(desk, ask, visit.storeId);
+  const compared = read.ok ? comparison(read.value, desk) : '';
+  const lastDay = ask.last ? newestOf(ask.last).date : null;
+  return (
+    <View style={styles.column}>
+      <ScrollView style={styles.grow} contentContainerStyle={styles.card} keyboardShouldPersistTaps="always">
+        <View>
+          <Words size="title">{tagName(ask.item)}</Words>
+          <Words size="small" tone="soft">
+            {[
+              `for ${ask.for.join(', ')}`,
+              last && ask.last
+                ? `last ${asSold({ ...last, pack: ask.last.pack, minQty: 1 }, currency)}${lastDay ? `, ${formatDay(lastDay)}` : ''}${isStale(lastDay, desk.today, desk.staleAfter) ? ' (old)' : ''}`
+                : 'never seen here',
+              best,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
+          </Words>
+        </View>
+        <View style={styles.line}>
+          <View ref={input} style={styles.price}>
+            <TextField
+              label={`Price, ${symbol(currency).trim()}`}
+              value={entry.price}
+              onChange={(price) => set({ price })}
+              error={fault('price')}
+              help={compared || null}
+              inputMode={isWide ? 'decimal' : 'none'}
+              onSubmitEditing={save}
+            />
+          </View>
+          {ask.item.length ? (
+            <View style={styles.measure}>
+              <TextField
+                label="Length"
+                value={entry.length}
+                onChange={(length) => set({ length })}
+                error={fault('length')}
+                pad={unit}
+                onSubmitEditing={save}
+              />
+            </View>
+          ) : null}
+          {ask.item.kind === 'hardware' ? (
+            <View style={styles.measure}>
+              <TextField
+                label="Pieces in it"
+                value={entry.pack}
+                onChange={(pack) => set({ pack })}
+                error={fault('pack')}
+                inputMode="numeric"
+                onSubmitEditing={save}
+              />
+            </View>
+          ) : null}
+        </View>
+        {units.length > 1 ? (
+          <Choice
+            label="Sold"
+            value={entry.unit}
+            options={units.map((per) => ({
+              value: per,
+              label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
+            }))}
+            onChange={(per) => set({ unit: per })}
+          />
+        ) : null}
+        {doubt ? (
+          <View style={[styles.doubt, { borderColor: ink.red }]} role="alert">
+            <Words>
+              Really {read.ok ? asSold(read.value, currency) : ''}?{' '}
+              {doubt.against === 'last' ? 'The last was' : 'By its neighbours it would be about'}{' '}
+              {formatTag(Math.round(doubt.expected / 10_000) * 10_000, currency)}.
+            </Words>
+            <View style={styles.line}>
+              <Button mode="contained" onPress={() => read.ok && put(read.value, 'priced')}>
+                Yes, it is
+              </Button>
+              <Button mode="outlined" onPress={typeAgain}>
+                Type it again
+              </Button>
+            </View>
+          </View>
+        ) : null}
+        {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
+      </ScrollView>
+      <View style={[styles.quick, { borderColor: ink.hairline }]}>
+        {last ? (
+          <Button
+            mode="outlined"
+            compact
+            onPress={() => again(null)}
+            accessibilityLabel={`Same as last time, ${formatTag(last.price, currency)}`}
+          >
+            Same as last
+          </Button>
+        ) : null}
+        {ask.last ? (
+          <Button mode="outlined" compact onPress={() => again(0)}>
+            Out of stock
+          </Button>
+        ) : null}
+        <Button mode="outlined" compact onPress={() => answer({ kind: 'passed' })}>
+          {ask.last ? 'Pass' : 'Not here'}
+        </Button>
+        {isWide ? (
+          <Button mode="contained" onPress={save}>
+            Next
+          </Button>
+        ) : null}
+      </View>
+      {isWide ? null : <PriceKeys value={entry.price} onChange={(price) => set({ price })} onNext={save} />}
+    </View>
+  );
+};
+
+/** What comes after, to look out for; and the way back to the last one. */
+const Upcoming = ({
+  asks,
+  visit,
+  here,
+  onVisit,
+}: Pick<Props, 'asks' | 'visit' | 'onVisit'> & { here: string }) => {
+  const [isAll, setAll] = useState(false);
+  const next = asks.filter(({ key }) => key !== here && !(key in visit.answers));
+  const answered = asks.filter(({ key }) => key !== here && key in visit.answers);
+  const lastDone = Object.keys(visit.answers)
+    .map((key) => answered.find((ask) => ask.key === key))
+    .findLast((ask) => ask !== undefined);
+  const shown = isAll ? [...next, ...answered] : next.slice(0, 3);
+  return (
+    <View>
+      <Words size="small" tone="soft">
+        {next.length > 0 ? 'Then' : 'The last one'}
+      </Words>
+      {shown.map((ask) => (
+        <Button
+          key={ask.key}
+          compact
+          contentStyle={styles.next}
+          onPress={() => onVisit({ ...visit, key: ask.key, entry: null })}
+        >
+          {`${ask.key in visit.answers ? '✓ ' : ''}${tagName(ask.item)}`}
+        </Button>
+      ))}
+      <View style={styles.line}>
+        {lastDone && !isAll ? (
+          <Button compact onPress={() => onVisit({ ...visit, key: lastDone.key, entry: null })}>
+            Back to {tagName(lastDone.item)}
+          </Button>
+        ) : null}
+        {next.length + answered.length > 3 && !isAll ? (
+          <Button compact onPress={() => setAll(true)}>
+            All {asks.length}
+          </Button>
+        ) : null}
+      </View>
+    </View>
+  );
+};
+
+/** `$3.75 at Harrow Lumber`: the least that the same thing costs elsewhere, as sold. */
+const cheapestElsewhere = ({ offers, book, currency }: Desk, ask: Ask, storeId: string): string => {
+  const itemKeyOf = ask.last?.itemKey;
+  const others = offers
+    .filter((offer) => offer.storeId !== storeId && offer.available !== 0 && (itemKeyOf ? offer.itemKey === itemKeyOf : offer.name === tagName(ask.item)))
+    .sort((a, b) => (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack); // prettier-ignore
+  const [best] = others;
+  if (!best) return '';
+  return `${asSold(newestOf(best), currency)} at ${book.stores[best.storeId]?.name ?? ''}`;
+};
+
+const comparison = (read: Omit<Price, 'id' | 'storeId'>, { unit, currency, stores }: Desk): string => {
+  const [store] = stores;
+  if (!store) return '';
+  const [offer] = currentOffers({
+    ...emptyBook(),
+    stores: { [store.id]: store },
+    prices: { typed: { ...read, id: 'typed', storeId: store.id } },
+  });
+  return offer ? asCompared(offer, unit, currency) : '';
+};
+
+const styles = StyleSheet.create({
+  column: { flex: 1 },
+  grow: { flex: 1 },
+  card: { padding: 16, gap: 10, maxWidth: 720 },
+  done: { padding: 16, gap: 12, alignItems: 'flex-start' },
+  line: { flexDirection: 'row', gap: 10, alignItems: 'flex-start', flexWrap: 'wrap' },
+  price: { flexGrow: 1, flexBasis: 150 },
+  measure: { flexGrow: 1, flexBasis: 110 },
+  doubt: { borderLeftWidth: 3, paddingLeft: 12, gap: 8 },
+  next: { justifyContent: 'flex-start' },
+  quick: { flexDirection: 'row', gap: 8, padding: 8, paddingHorizontal: 16, borderTopWidth: 1, flexWrap: 'wrap' },
+}); // prettier-ignore

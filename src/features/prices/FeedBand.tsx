@@ -1,0 +1,84 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatMoney } from '@/core/measure';
+import { usePlanDifference } from '@/planning';
+import { Button, useInk, Words } from '@/ui';
+import type { Desk } from './desk';
+import { bookWith, type FeedState } from './news';
+import { count } from './words';
+
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
+
+/** `since Tuesday` within a week, `since 3 Nov`; blank when never looked at. */
+export const sinceWords = (date: string | null, today: string): string => {
+  if (date === null) return '';
+  const day = new Date(`${date}T12:00:00Z`);
+  const days = Math.round((Date.parse(`${today}T12:00:00Z`) - day.getTime()) / 86_400_000);
+  if (days <= 0) return ' since this morning';
+  if (days === 1) return ' since yesterday';
+  if (days < 7) return ` since ${WEEKDAYS[day.getUTCDay()]}`;
+  return ` since ${day.getUTCDate()} ${day.toLocaleString('en', { month: 'short', timeZone: 'UTC' })}`;
+};
+
+/** What the followed stores have told, in one line: `23 prices changed since Tuesday: +3.10 on your open projects`. */
+export const FeedBand = ({ desk, feed, onReview }: { desk: Desk; feed: FeedState; onReview: () => void }) => {
+  const ink = useInk();
+  const { news, isOffline, isAsking, trouble, again } = feed;
+  const next = useMemo(() => bookWith(desk.book, news), [desk.book, news]);
+  const difference = usePlanDifference(desk.projects, desk.book, next);
+  const number = news.reduce((sum, { changes }) => sum + changes.length, 0);
+  const first = news.map(({ store }) => store.feed?.taken ?? null).sort()[0] ?? null;
+  const isNew = news.every(({ store }) => store.feed?.taken === null);
+  if (number === 0 && !trouble && !isOffline) return null;
+  const money =
+    difference === null
+      ? ''
+      : difference === 0
+        ? ': no difference to your open projects'
+        : `: ${difference > 0 ? '+' : '−'}${formatMoney(Math.abs(difference), desk.currency)} on your open projects`;
+  return (
+    <View
+      style={[styles.band, { backgroundColor: ink.pale, borderColor: ink.spruce }]}
+      role="status"
+      aria-label="Price services"
+    >
+      <View style={styles.grow}>
+        {number > 0 ? (
+          <Words>
+            {isNew
+              ? `${count(number, 'price')} to look at${money}`
+              : `${count(number, 'price')} changed${sinceWords(first, desk.today)}${money}`}
+          </Words>
+        ) : null}
+        {trouble ? <Words tone="bad">{trouble}</Words> : null}
+        {isOffline && !trouble ? (
+          <Words tone="soft">No signal: the stores are asked again when there is one.</Words>
+        ) : null}
+      </View>
+      {trouble ? (
+        <Button mode="outlined" onPress={again} disabled={isAsking}>
+          {isAsking ? 'Asking …' : 'Ask again'}
+        </Button>
+      ) : null}
+      {number > 0 ? (
+        <Button mode="contained" onPress={onReview}>
+          Look at them
+        </Button>
+      ) : null}
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  band: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 12,
+    padding: 12,
+    marginHorizontal: 16,
+    marginBottom: 12,
+    borderWidth: 1,
+  },
+  grow: { flexGrow: 1, flexShrink: 1, flexBasis: 220 },
+});

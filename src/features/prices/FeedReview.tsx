@@ -1,0 +1,132 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatDay } from '@/core/measure';
+import type { Change } from '@/core/prices';
+import { notify } from '@/data';
+import { Band, Button, Sheet, Tick, useInk, VirtualList, Words } from '@/ui';
+import type { Desk } from './desk';
+import { byWeight, isUnasked, withChanges, type News } from './news';
+import { asSold, count } from './words';
+
+/** Every price that a followed store told, with what it replaces: all or some are taken; what a person typed only when ticked. */
+export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; onClose: () => void }) => {
+  const { runOnBook, undo } = desk;
+  const rows = useMemo(
+    () => news.map((one) => ({ one, changes: byWeight(one.changes, desk) })),
+    [news, desk],
+  );
+  const [left, setLeft] = useState(
+    () =>
+      new Set(news.flatMap(({ changes }) => changes.filter((change) => !isUnasked(change)).map(({ price }) => price.id))),
+  ); // prettier-ignore
+  const all = news.flatMap(({ changes }) => changes);
+  const taken = all.filter(({ price }) => !left.has(price.id));
+  const typed = all.filter((change) => !isUnasked(change)).length;
+  const flip = (id: string) => {
+    const next = new Set(left);
+    if (!next.delete(id)) next.add(id);
+    setLeft(next);
+  };
+  const take = () => {
+    const parts = news.map((one) =>
+      withChanges(
+        desk.book,
+        one,
+        one.changes.filter(({ price }) => !left.has(price.id)),
+      ),
+    );
+    runOnBook({
+      type: 'putPrices',
+      prices: parts.flatMap(({ prices }) => prices),
+      stores: parts.flatMap(({ stores }) => stores),
+    });
+    notify({
+      text: `${count(taken.length, 'price')} taken${left.size > 0 ? `, ${left.size} left as they were` : ''}.`,
+      action: { label: 'Undo', run: undo },
+    });
+    onClose();
+  };
+  return (
+    <Sheet
+      title="Prices the stores told"
+      onClose={onClose}
+      foot={
+        <>
+          <Button onPress={() => setLeft(new Set(all.map(({ price }) => price.id)))}>None</Button>
+          <Button onPress={() => setLeft(new Set())}>All</Button>
+          <Button mode="contained" onPress={take}>
+            {taken.length === 0 ? 'Leave them all' : `Take ${count(taken.length, 'price')}`}
+          </Button>
+        </>
+      }
+    >
+      {typed > 0 ? (
+        <Words>
+          {count(typed, 'price')} you typed yourself {typed === 1 ? 'is' : 'are'} not ticked: tick what the
+          store knows better.
+        </Words>
+      ) : null}
+      {rows.map(({ one: { store, asOf }, changes }) => (
+        <View key={store.id}>
+          <Band title={store.name} note={`as of ${formatDay(asOf)}`} />
+          <VirtualList
+            label={`Prices of ${store.name}`}
+            items={changes}
+            keyOf={({ change }) => change.price.id}
+            rowHeight={70}
+            render={({ change, isNeeded }) => (
+              <Line
+                change={change}
+                isNeeded={isNeeded}
+                currency={desk.currency}
+                isTicked={!left.has(change.price.id)}
+                onTick={() => flip(change.price.id)}
+              />
+            )}
+          />
+        </View>
+      ))}
+    </Sheet>
+  );
+};
+
+const Line = ({
+  change: { price, held, meaning },
+  isNeeded,
+  currency,
+  isTicked,
+  onTick,
+}: {
+  change: Change;
+  isNeeded: boolean;
+  currency: string;
+  isTicked: boolean;
+  onTick: () => void;
+}) => {
+  const ink = useInk();
+  const now = price.available === 0 ? 'out of stock' : asSold(price, currency);
+  const before = held?.price;
+  const was = before ? (before.available === 0 ? 'out of stock' : asSold(before, currency)) : 'new here';
+  return (
+    <View style={[styles.line, { borderColor: ink.hairline }]}>
+      <Tick isTicked={isTicked} label={`Take ${price.item.name}: ${now}`} onPress={onTick} />
+      <View style={styles.grow}>
+        <Words>{price.item.name}</Words>
+        <Words size="small" tone={meaning === 'conflict' ? 'bad' : 'soft'}>
+          {[
+            isNeeded ? 'needed' : '',
+            meaning === 'conflict' && before ? `you typed ${was}` : before ? `was ${was}` : was,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </Words>
+      </View>
+      <Words align="right">{now}</Words>
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8, paddingVertical: 8, borderBottomWidth: 1 },
+  grow: { flex: 1 },
+});

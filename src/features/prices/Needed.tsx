@@ -1,0 +1,66 @@
+import { StyleSheet, View } from 'react-native';
+import type { Need, Offer } from '@/core/prices';
+import { Band, Button, Row, Words } from '@/ui';
+import { AgeAndRise } from './AgeAndRise';
+import type { Desk } from './desk';
+import { NeedCard, needTitle } from './NeedCard';
+
+interface Props {
+  desk: Desk;
+  onFill: (need: Need) => void;
+  onOpen: (offer: Offer) => void;
+}
+
+/** What is needed: first what has no price yet, then what each store asks for the rest. */
+export const Needed = ({ desk, onFill, onOpen }: Props) => {
+  const missing = desk.needs.filter((need) => need.offers.length === 0);
+  const priced = desk.needs.filter((need) => need.offers.length > 0);
+  return (
+    <>
+      {missing.length > 0 ? <Missing needs={missing} onFill={onFill} /> : null}
+      {desk.needs.length === 0 ? (
+        <Words style={styles.pad}>Nothing is needed yet. Add parts to a project first.</Words>
+      ) : null}
+      {desk.project ? <AgeAndRise desk={desk} project={desk.project} /> : null}
+      {priced.map((need) => (
+        <NeedCard key={need.key} need={need} desk={desk} onAdd={() => onFill(need)} onOpen={onOpen} />
+      ))}
+    </>
+  );
+};
+
+const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void }) => (
+  <View role="region" aria-label="No price yet">
+    <Band
+      title="No price yet"
+      note={`${needs.length} ${needs.length === 1 ? 'thing' : 'things'}`}
+      tone="bad"
+    />
+    {needs.map((need) => (
+      <Row key={need.key} style={styles.row}>
+        <View style={styles.missing}>
+          <View style={styles.grow}>
+            <Words>{needTitle(need)}</Words>
+            <Words size="small" tone="soft">
+              for {need.parts.map(({ name }) => name).join(', ')}
+            </Words>
+          </View>
+          <Button
+            mode="contained"
+            onPress={() => onFill(need)}
+            accessibilityLabel={`Add a price for ${needTitle(need)}`}
+          >
+            Add a price
+          </Button>
+        </View>
+      </Row>
+    ))}
+  </View>
+);
+
+const styles = StyleSheet.create({
+  pad: { padding: 16 },
+  row: { padding: 12, paddingHorizontal: 16 },
+  missing: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  grow: { flex: 1 },
+});

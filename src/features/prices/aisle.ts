@@ -1,0 +1,171 @@
+import { parseCount, parseLength, parseTag, type LengthUnit, type Micros } from '@/core/measure';
+import { withUnit } from '@/core/formats';
+import { amountOf, currentOffers, doubtOf, newestOf, type Doubt, type Offer } from '@/core/prices';
+import { itemKey, itemName, tagName, type Item, type Price, type PriceUnit } from '@/core/project';
+import { ok, type Result } from '@/core/result';
+import type { Desk } from './desk';
+import { draftForNeed } from './draft';
+
+/** One price to find in the store: what was seen there before, or what is needed and never was. */
+export interface Ask {
+  key: string;
+  item: Item;
+  /** As it was seen here last; null: never. */
+  last: Offer | null;
+  /** Parts that want it, for a reminder. */
+  for: string[];
+}
+
+/** What is typed at one shelf. */
+export interface Entry {
+  price: string;
+  unit: PriceUnit;
+  length: string;
+  pack: string;
+}
+
+/** What became of an ask on this visit. */
+export type Answer = { kind: 'priced' | 'out'; priceId: string } | { kind: 'passed' };
+
+/** A walk through one store: kept while it lasts, so that a closed tab brings it back. */
+export interface Visit {
+  storeId: string;
+  day: string;
+  answers: Record<string, Answer>;
+  /** The ask that is before the eyes; null: the next unanswered. */
+  key: string | null;
+  entry: Entry | null;
+}
+
+/** What the projects need at a store, in the order of their parts: every size that was seen there, or one for what never was. */
+export const asksOf = (desk: Desk, storeId: string): Ask[] => {
+  const asks = new Map<string, Ask>();
+  const offers = new Map(currentOffers(desk.book).map((offer) => [offer.key, offer]));
+  for (const need of desk.needs) {
+    const names = need.parts.map(({ name }) => name);
+    const here = need.offers
+      .filter((offer) => offer.storeId === storeId)
+      .sort((a, b) => a.length - b.length || a.pack - b.pack);
+    for (const { key } of here) {
+      // Wood that is planed from rough is asked for as it lies in the store.
+      const offer = offers.get(key.replace(/\/for\/[^/]*$/, ''));
+      if (offer) add({ key: keyOf(offer.item, offer), item: offer.item, last: offer, for: names });
+    }
+    if (here.length === 0) {
+      const item = itemOfNeed(desk, need);
+      if (item) add({ key: keyOf(item, null), item, last: null, for: names });
+    }
+  }
+  return [...asks.values()];
+
+  function add(ask: Ask): void {
+    const held = asks.get(ask.key);
+    asks.set(ask.key, held ? { ...held, for: [...new Set([...held.for, ...ask.for])] } : ask);
+  }
+
+  /** The same before and after a thing is first priced; other packs and names of it are asks of their own. */
+  function keyOf(item: Item, offer: Offer | null): string {
+    const key = itemKey(item);
+    const held = asks.get(key);
+    return held && offer && held.last?.key !== offer.key ? `${key}/${offer.key}` : key;
+  }
+};
+
+const itemOfNeed = ({ unit, offers }: Desk, need: Desk['needs'][number]): Item | null => {
+  // In the size in which another store sells it, so that the two compare.
+  const elsewhere = need.offers.find(({ rough }) => !rough) ?? offers.find(({ name }) => name === need.name);
+  if (elsewhere) return elsewhere.item;
+  const draft = draftForNeed(need, { unit }, null);
+  const length = draft.length === '' ? null : parseLength(draft.length, unit);
+  const width = draft.width === '' ? null : parseLength(draft.width, unit);
+  const item: Item = {
+    kind: draft.kind,
+    name: draft.name,
+    section: draft.section,
+    length: length?.ok ? { text: draft.length, ticks: length.value } : null,
+    width: width?.ok ? { text: draft.width, ticks: width.value } : null,
+    material: draft.material,
+  };
+  if (item.kind !== 'hardware' && item.material === '') return null;
+  return { ...item, name: tagName(item) };
+};
+
+export const blankEntry = ({ item, last }: Ask, unit: LengthUnit): Entry => {
+  const seen = last && newestOf(last);
+  return {
+    price: '',
+    unit: seen?.unit ?? (item.kind === 'hardware' ? 'pack' : 'each'),
+    length: withUnit(item.length, unit),
+    pack: String(seen?.pack ?? 1),
+  };
+};
+
+/** By the piece, or by length or area: the two ways in which a shelf tag of the kind is mostly written. */
+export const unitsFor = ({ item, last }: Ask, unit: LengthUnit): PriceUnit[] => {
+  const held = last ? newestOf(last).unit : null;
+  if (item.kind === 'hardware') return [held ?? 'pack'];
+  const by: PriceUnit = item.kind === 'sheet' ? (unit === 'in' ? 'sqft' : 'm2') : unit === 'in' ? 'ft' : 'm';
+  return [...new Set<PriceUnit>(['each', by, ...(held ? [held] : [])])];
+};
+
+/** The last tag's price, in its own unit; null: never seen here. */
+export const lastPrice = ({ last }: Ask): { price: Micros; unit: PriceUnit } | null => {
+  if (!last) return null;
+  const { price, unit } = newestOf(last);
+  return { price, unit };
+};
+
+/** What is typed as an observation of a day, without id and store. Problems: places `price`, `length`, `pack`. */
+export const readEntry = (
+  ask: Ask,
+  entry: Entry,
+  unit: LengthUnit,
+  today: string,
+): Result<Omit<Price, 'id' | 'storeId'>> => {
+  const fault = (place: string, sentence: string): Result<never> => ({
+    ok: false,
+    problems: [{ code: 'entry', place, sentence }],
+  });
+  const price =
+    entry.price.trim() === ''
+      ? fault('price', 'Type the price on the tag, such as 3.98.')
+      : parseTag(entry.price);
+  if (!price.ok) return fault('price', price.problems[0]?.sentence ?? '');
+  if (price.value === 0) return fault('price', 'A price of nothing is none; press “Out of stock” if it is not there.');
+  const pack = parseCount(entry.pack);
+  if (!pack.ok) return fault('pack', pack.problems[0]?.sentence ?? '');
+  const length = ask.item.length ? parseLength(entry.length, unit) : null;
+  if (length && !length.ok) return fault('length', length.problems[0]?.sentence ?? '');
+  const isOther = length?.ok === true && length.value !== ask.item.length?.ticks;
+  const measured: Item = isOther
+    ? { ...ask.item, length: { text: withUnit({ text: entry.length.trim(), ticks: length.value }, unit), ticks: length.value } }
+    : ask.item;
+  const item = isOther ? { ...measured, name: itemName(measured) } : measured;
+  const byMeasure = entry.unit !== 'each' && entry.unit !== 'pack';
+  if (amountOf(item, entry.unit) === null) return fault('length', 'Give its length first: the price is for a measure of it.');
+  const seen = ask.last && !isOther ? newestOf(ask.last) : null;
+  return ok({
+    item,
+    price: price.value,
+    unit: entry.unit,
+    pack: byMeasure ? 1 : pack.value,
+    minQty: 1,
+    available: null,
+    date: today,
+    source: 'typed',
+    note: '',
+    ...(seen?.weight && pack.value === seen.pack ? { weight: seen.weight } : {}),
+    ...(seen?.rough ? { rough: seen.rough } : {}),
+  });
+}; // prettier-ignore
+
+/** Whether what was read looks like a slipped decimal point, and what was expected, in the same unit. */
+export const doubtAbout = (
+  read: Omit<Price, 'id' | 'storeId'>,
+  ask: Ask,
+  storeId: string,
+  offers: Offer[],
+): Doubt | null => {
+  const isSame = itemKey(read.item) === itemKey(ask.item);
+  return doubtOf(read, isSame ? ask.last : null, offers.filter((offer) => offer.storeId !== storeId || offer.key !== ask.last?.key)); // prettier-ignore
+};

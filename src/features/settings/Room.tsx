@@ -1,0 +1,84 @@
+import { useCallback, useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { thinnable } from '@/core/prices';
+import { fullness, notify, today, useOpenBook, type Fullness } from '@/data';
+import { Button, Confirm, useInk, Words } from '@/ui';
+
+/** The year before which history is thinned to one price a month. */
+const yearBefore = (iso: string): string => `${Number(iso.slice(0, 4)) - 1}${iso.slice(4)}`;
+
+const size = (units: number): string =>
+  units < 1000
+    ? `${units}`
+    : units < 1_000_000
+      ? `${Math.round(units / 1000)} kB`
+      : `${(units / 1e6).toFixed(1)} MB`;
+
+/** How full the browser's storage is, and what old price history could be thinned out of it. */
+export const Room = () => {
+  const open = useOpenBook();
+  const ink = useInk();
+  const [full, setFull] = useState<Fullness | null>(null);
+  const [isAsking, setAsking] = useState(false);
+  const book = open?.book;
+  const look = useCallback(() => void fullness().then(setFull), []);
+  useEffect(() => {
+    // What was just changed is written a moment later.
+    const later = setTimeout(look, 400);
+    return () => clearTimeout(later);
+  }, [look, book]);
+  if (!full || !open) return null;
+  const old = thinnable(open.book, yearBefore(today()));
+  const share = Math.min(1, full.used / full.of);
+  const percent = Math.max(1, Math.round(share * 100));
+  const thin = () => {
+    open.runOnBook({ type: 'removePrices', ids: old });
+    notify({ text: `${old.length} old prices are thinned out.`, action: { label: 'Undo', run: open.undo } });
+  };
+  return (
+    <View style={styles.room}>
+      <Words>
+        {percent} % of the room is taken: {size(full.used)} of {size(full.of)}.
+      </Words>
+      <View
+        role="progressbar"
+        aria-label="Room taken in this browser"
+        aria-valuenow={percent}
+        aria-valuemin={0}
+        aria-valuemax={100}
+        style={[styles.bar, { borderColor: ink.soft }]}
+      >
+        <View
+          style={{
+            width: `${share * 100}%`,
+            height: '100%',
+            backgroundColor: share > 0.9 ? ink.red : ink.spruce,
+          }}
+        />
+      </View>
+      <Words size="small" tone="soft">
+        {full.parts.map(({ name, used }) => `${name} ${size(used)}`).join(' · ')}
+      </Words>
+      {old.length > 0 ? (
+        <Button mode="outlined" onPress={() => setAsking(true)} style={styles.button}>
+          Thin {old.length} old prices
+        </Button>
+      ) : null}
+      {isAsking ? (
+        <Confirm
+          title="Thin old history?"
+          text={`${old.length} prices seen over a year ago are taken away: of each thing the last one of every month stays, and every price that holds now. This can be undone while Billet is open.`}
+          verb="Thin it"
+          onConfirm={thin}
+          onClose={() => setAsking(false)}
+        />
+      ) : null}
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  room: { gap: 8 },
+  bar: { height: 16, borderWidth: 1 },
+  button: { alignSelf: 'flex-start' },
+});

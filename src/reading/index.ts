@@ -1,0 +1,23 @@
+import { wrap, type Remote } from 'comlink';
+import type { Reader } from './reading.worker';
+
+export type { SheetSummary, Taking } from './reading.worker';
+
+let worker: Worker | null = null;
+let reader: Remote<Reader> | null = null;
+
+/** The worker that reads long sheets; made when it is first needed. */
+export const remoteReader = (): Remote<Reader> => {
+  if (!reader) {
+    worker = new Worker(new URL('./reading.worker.ts', window.location.href));
+    reader = wrap<Reader>(worker);
+  }
+  return reader;
+};
+
+/** Ends what the worker does: the next question starts a new one. */
+export const stopReading = (): void => {
+  worker?.terminate();
+  worker = null;
+  reader = null;
+};
