@@ -18,9 +18,10 @@ export const launch = (): Promise<Browser> =>
 export const serve = (
   port: number,
   settings: Record<string, string> = {},
+  folder = 'dist',
 ): Promise<{ address: string; stop: () => void }> =>
   new Promise((resolve, reject) => {
-    const server: ChildProcess = spawn(process.execPath, ['.billet/server.cjs', 'dist'], {
+    const server: ChildProcess = spawn(process.execPath, ['.billet/server.cjs', folder], {
       env: { ...process.env, ...settings, PORT: String(port) },
       stdio: ['ignore', 'pipe', 'inherit'],
     });

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { appendFileSync, cpSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
@@ -410,5 +410,35 @@ describe('without a signal', () => {
     await page.getByRole('button', { name: /^Same as last time/ }).tap();
     await page.getByText(/^1 of/).waitFor();
     await context.close();
+  });
+
+  test('a new version announces itself, and waits while something is half typed', async () => {
+    const build = path.join(folder, 'dist');
+    cpSync('dist', build, { recursive: true });
+    const site = await serve(4403, {}, build);
+    const { page, context } = await visit(browser, PHONE, 'light', 'allow');
+    page.setDefaultTimeout(20_000);
+    await page.goto(`${site.address}/project/compost-station/parts`);
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    // The next build: its service worker is another.
+    appendFileSync(path.join(build, 'sw.js'), '\n// a later build\n');
+    for (const ending of ['.br', '.gz']) rmSync(path.join(build, `sw.js${ending}`), { force: true });
+    await page.reload();
+    await page.getByText('A new Billet is here. It waits until you want it.').waitFor();
+    const line = page.getByLabel(/^Add a part/);
+    await line.fill('4 2x4 30 post');
+    await page.getByRole('button', { name: 'Use it now' }).tap();
+    await page.getByText(/^Finish or close what is open first/).waitFor();
+    expect(await line.inputValue()).toBe('4 2x4 30 post');
+    await line.fill('');
+    await page.getByRole('button', { name: 'Back to projects' }).tap();
+    await page.getByRole('link', { name: 'Settings' }).tap();
+    const reloaded = page.waitForEvent('load');
+    await page.getByRole('button', { name: 'Use the new Billet' }).tap();
+    await reloaded;
+    await page.getByRole('heading', { name: 'Settings' }).waitFor();
+    expect(await page.getByRole('button', { name: 'Use the new Billet' }).count()).toBe(0);
+    await context.close();
+    site.stop();
   });
 });

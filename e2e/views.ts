@@ -122,6 +122,43 @@ export const VIEWS: View[] = [
     ready: strip,
     open: (page) => page.getByRole('tab', { name: 'Stores' }).click(),
   },
+  {
+    name: 'offer',
+    path: '/project/compost-station/prices',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^2x4x8 treated, Harrow Lumber/);
+      await page.getByRole('img', { name: /^Prices over time/ }).waitFor();
+    },
+  },
+  {
+    name: 'book',
+    path: '/prices',
+    ready: (page) => page.getByRole('tab', { name: 'All prices' }).waitFor(),
+    open: (page) => page.getByRole('tab', { name: 'All prices' }).click(),
+  },
+  {
+    name: 'followed',
+    path: '/prices',
+    ready: (page) => page.getByRole('tab', { name: 'Stores' }).waitFor(),
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Stores' }).click();
+      await press(page, 'Follow Millrace Lumber');
+      await press(page, 'Look at them');
+      await page.getByRole('dialog').getByRole('checkbox').first().waitFor();
+    },
+  },
+  {
+    name: 'aisle',
+    path: '/aisle?project=compost-station',
+    ready: (page) => page.getByRole('button', { name: 'Harrow Lumber' }).waitFor(),
+    open: async (page) => {
+      await press(page, 'Harrow Lumber');
+      await page.getByRole('textbox', { name: 'Price, $' }).fill('53.5');
+      await page.keyboard.press('Enter');
+      await page.getByRole('alert').waitFor();
+    },
+  },
   { name: 'buy', path: '/project/compost-station/buy', ready: strip },
   {
     name: 'boards',

@@ -12,14 +12,15 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['paste', 'phone', 'light'],
   ['part', 'wide', 'light'],
   ['prices', 'phone', 'light'],
-  ['price', 'wide', 'light'],
-  ['stores', 'phone', 'light'],
+  ['aisle', 'phone', 'light'],
+  ['book', 'wide', 'light'],
+  ['offer', 'wide', 'light'],
+  ['followed', 'phone', 'light'],
   ['buy', 'phone', 'light'],
   ['buy', 'wide', 'light'],
   ['boards', 'phone', 'light'],
   ['boards', 'wide', 'dark'],
   ['bought', 'phone', 'light'],
-  ['new-project', 'phone', 'light'],
   ['settings', 'phone', 'dark'],
 ];
 

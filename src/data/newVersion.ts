@@ -6,13 +6,7 @@ let waiting: Workbox | null = null;
 const listeners = new Set<() => void>();
 
 /** Something half typed that a reload would take away. */
-const isTyping = (): boolean => {
-  const field = document.activeElement;
-  return (
-    document.querySelector('[role=dialog]') !== null ||
-    ((field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) && field.value !== '')
-  );
-};
+const isTyping = (): boolean => document.querySelector('[role=dialog], [data-half-typed]') !== null;
 
 /** Goes on with the new version, unless something is half typed: then it waits. */
 export const takeNewVersion = (): void => {

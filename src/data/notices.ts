@@ -15,6 +15,11 @@ export const notify = (notice: Notice | null): void => {
   listeners.forEach((listener) => listener());
 };
 
+/** Takes a notice away, unless another has come in its place. */
+export const dismiss = (notice: Notice | null): void => {
+  if (notice === current) notify(null);
+};
+
 const subscribe = (listener: () => void) => {
   listeners.add(listener);
   return () => listeners.delete(listener);

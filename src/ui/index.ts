@@ -12,6 +12,7 @@ export * from './SidesDrawing';
 export * from './MoneyStrip';
 export * from './LayoutDrawing';
 export * from './Stamp';
+export * from './TableCells';
 export * from './TrendLine';
 export * from './VirtualList';
 export * from './Pick';

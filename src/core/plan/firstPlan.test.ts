@@ -90,6 +90,24 @@ test('money: discount before tax, tax rounded once a store, shipping waived from
   expect(planCsv({ ...list, settings: { tax: 0.07, taxIncluded: true } }).tax).toBe(0);
 });
 
+test('rough wood by volume is bought as the boards it is planed to, where that is cheapest; a store may have its own tax', () => {
+  const list: Case = {
+    parts: parts('a,3,20x95mm,2900,,,,,,larch'),
+    prices:
+      'store,section,length,material,price,unit,billet_planing,billet_waste\n' +
+      'Yard,20x95mm,3m,larch,9,,,\nMill,27x160mm,3m,larch,700,m3,5mm,0.25',
+    unit: 'mm',
+    stores: { Mill: { taxRate: 0.1 } },
+    settings: { tax: 0.2 },
+  };
+  const plan = planCsv(list);
+  // 27 mm x (95 + 5) mm x 3 m, a quarter more, at 700 a cubic metre: 7.0875 a board, 7.80 with tax; the yard asks 10.80.
+  expect(plan.buys.map(({ store, qty, section }) => [store, qty, section])).toEqual([['Mill', 3, '20x95mm']]); // prettier-ignore
+  expect([plan.goods, plan.tax]).toEqual([2126, 213]);
+  expect(plan.layouts[0]?.pieces).toHaveLength(1);
+  expect(planCsv({ ...list, stores: { Mill: { trip: 1000 } } }).buys[0]?.store).toBe('Yard');
+});
+
 test('packs are whole, tiers hold from their quantity on, availability caps purchases', () => {
   const screws = (...rows: string[]) =>
     planCsv({ parts: parts('s,130,,,hardware,,,,,,screws'), prices: stock(...rows) });

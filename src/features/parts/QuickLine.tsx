@@ -40,6 +40,8 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
   return (
     <View style={styles.quick}>
       <View
+        // A new version of Billet waits for what is half typed here.
+        {...({ dataSet: { halfTyped: text === '' ? undefined : 'yes' } } as object)}
         style={[
           styles.frame,
           { borderColor: hasFocus ? ink.spruce : ink.ink, backgroundColor: ink.card },

@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDay } from '@/core/measure';
 import type { Change } from '@/core/prices';
-import { notify } from '@/data';
+import { notify, roomForBook } from '@/data';
+import { remoteReader } from '@/reading';
 import { Band, Button, Sheet, Tick, useInk, VirtualList, Words } from '@/ui';
 import type { Desk } from './desk';
 import { byWeight, isUnasked, withChanges, type News } from './news';
@@ -27,7 +28,7 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
     if (!next.delete(id)) next.add(id);
     setLeft(next);
   };
-  const take = () => {
+  const take = async () => {
     const parts = news.map((one) =>
       withChanges(
         desk.book,
@@ -35,11 +36,16 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
         one.changes.filter(({ price }) => !left.has(price.id)),
       ),
     );
-    runOnBook({
-      type: 'putPrices',
-      prices: parts.flatMap(({ prices }) => prices),
-      stores: parts.flatMap(({ stores }) => stores),
-    });
+    const prices = parts.flatMap((part) => part.prices);
+    const stores = parts.flatMap((part) => part.stores);
+    const { fits, most } = await remoteReader().fitting(desk.book, stores, prices, await roomForBook());
+    if (!fits) {
+      notify({
+        text: `There is not enough room in this browser: about ${most} of these ${prices.length} prices would fit. Nothing was taken. See Settings for what could go.`,
+      });
+      return;
+    }
+    runOnBook({ type: 'putPrices', prices, stores });
     notify({
       text: `${count(taken.length, 'price')} taken${left.size > 0 ? `, ${left.size} left as they were` : ''}.`,
       action: { label: 'Undo', run: undo },
@@ -54,7 +60,7 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
         <>
           <Button onPress={() => setLeft(new Set(all.map(({ price }) => price.id)))}>None</Button>
           <Button onPress={() => setLeft(new Set())}>All</Button>
-          <Button mode="contained" onPress={take}>
+          <Button mode="contained" onPress={() => void take()}>
             {taken.length === 0 ? 'Leave them all' : `Take ${count(taken.length, 'price')}`}
           </Button>
         </>
@@ -72,8 +78,9 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
           <VirtualList
             label={`Prices of ${store.name}`}
             items={changes}
-            keyOf={({ change }) => change.price.id}
+            keyOf={keyOf}
             rowHeight={70}
+            heights="own"
             render={({ change, isNeeded }) => (
               <Line
                 change={change}
@@ -89,6 +96,8 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
     </Sheet>
   );
 };
+
+const keyOf = ({ change }: { change: Change }): string => change.price.id;
 
 const Line = ({
   change: { price, held, meaning },

@@ -1,13 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import {
-  asCompared, filteredRows, gridRows, NO_FILTER, type GridFilter, type GridOrder, type GridRow, type Offer,
+  filteredRows, gridRows, NO_FILTER, type GridFilter, type GridOrder, type GridRow, type Offer,
 } from '@/core/prices'; // prettier-ignore
 import type { Store } from '@/core/project';
-import { Band, Button, Pick, Stamp, TextField, TOUCH, useInk, useIsWide, VirtualList, Words } from '@/ui';
+import { Band, Button, Pick, Stamp, TextField, useInk, useIsWide, VirtualList, Words } from '@/ui';
 import type { Desk } from './desk';
+import { GridLine } from './GridLine';
 import { OfferLine } from './OfferLine';
-import { ageOf, cents, count, trendWords } from './words';
+import { count } from './words';
 
 interface Props {
   desk: Desk;
@@ -115,17 +116,19 @@ export const PriceGrid = ({ desk, onOpen, isBeside }: Props) => {
           <VirtualList
             label="Things and their prices"
             items={rows}
-            keyOf={({ key }) => key}
+            keyOf={keyOf}
             rowHeight={58}
-            render={(row) => <Line row={row} stores={columns} desk={desk} onOpen={onOpen} />}
+            heights="same"
+            render={(row) => <GridLine row={row} stores={columns} desk={desk} onOpen={onOpen} />}
           />
         </View>
       ) : (
         <VirtualList
           label="Things and their prices"
           items={rows}
-          keyOf={({ key }) => key}
+          keyOf={keyOf}
           rowHeight={150}
+          heights="own"
           render={(row) => <Card row={row} desk={desk} onOpen={onOpen} />}
         />
       )}
@@ -140,6 +143,8 @@ const columnsOf = (stores: Store[], offers: Offer[], first: string): Store[] => 
   const rank = ({ id }: Store) => (id === first ? Infinity : (counts.get(id) ?? 0));
   return [...stores].sort((a, b) => rank(b) - rank(a));
 };
+
+const keyOf = ({ key }: GridRow): string => key;
 
 const Head = ({ stores }: { stores: Store[] }) => {
   const ink = useInk();
@@ -165,88 +170,6 @@ interface LineProps {
   desk: Desk;
   onOpen: (offer: Offer) => void;
 }
-
-const Line = ({ row, stores, desk, onOpen }: LineProps & { stores: Store[] }) => {
-  const ink = useInk();
-  return (
-    <View style={[styles.row, { borderColor: ink.hairline, backgroundColor: ink.card }]}>
-      <View style={[styles.item, { borderColor: row.isNeeded ? ink.spruce : 'transparent' }]}>
-        <Words numberOfLines={1}>{row.name}</Words>
-        <Words size="small" tone="soft" numberOfLines={1}>
-          {[row.isNeeded ? 'needed' : '', row.name.includes(row.material) ? '' : row.material]
-            .filter(Boolean)
-            .join(' · ')}
-        </Words>
-      </View>
-      {stores.map((store) => (
-        <Cell
-          key={store.id}
-          offers={row.cells[store.id] ?? []}
-          row={row}
-          store={store}
-          desk={desk}
-          onOpen={onOpen}
-        />
-      ))}
-    </View>
-  );
-};
-
-/** What a store asks: to the cent, as compared; old, out of stock and missing prices are told in words. */
-const Cell = ({ offers, row, store, desk, onOpen }: LineProps & { offers: Offer[]; store: Store }) => {
-  const ink = useInk();
-  const [offer] = offers;
-  if (!offer)
-    return (
-      <View style={styles.cell} role="img" aria-label={`${row.name} at ${store.name}: no price`}>
-        <Words size="small" tone="soft" align="right">
-          –
-        </Words>
-      </View>
-    );
-  const age = ageOf(offer, desk);
-  const isCheapest = offer.key === row.cheapest;
-  const price = cents(offer.tiers[0]?.unitPrice ?? 0, desk.currency);
-  const note = offer.available === 0 ? 'out of stock' : age.isOld ? 'old' : trendWords(offer, desk);
-  return (
-    <Pressable
-      role="button"
-      onPress={() => onOpen(offer)}
-      aria-label={`${row.name} at ${store.name}: ${price}${isCheapest ? ', cheapest' : ''}, ${age.text}${offer.available === 0 ? ', out of stock' : ''}`}
-      style={[styles.cell, styles.touch, isCheapest && { backgroundColor: ink.pale }]}
-    >
-      <Words
-        size={isCheapest ? 'strong' : 'body'}
-        align="right"
-        tone={age.isOld || offer.available === 0 ? 'soft' : 'ink'}
-      >
-        {price}
-      </Words>
-      <Words
-        size="small"
-        align="right"
-        tone={note === 'old' || note === 'out of stock' ? 'bad' : 'soft'}
-        numberOfLines={1}
-      >
-        {note ||
-          (row.kind === 'hardware' && offer.pack > 1
-            ? `of ${offer.pack}`
-            : asCompared(offer, desk.unit, desk.currency).replace(
-                / a (foot|metre|square foot|square metre|piece)$/,
-                (_, word: string) => SHORT[word] ?? '',
-              ))}
-      </Words>
-    </Pressable>
-  );
-};
-
-const SHORT: Record<string, string> = {
-  foot: '/ft',
-  metre: '/m',
-  'square foot': '/sq ft',
-  'square metre': '/m²',
-  piece: ' each',
-};
 
 const Card = ({ row, desk, onOpen }: LineProps) => {
   const lines = Object.values(row.cells).flat().sort((a, b) => Number(a.available === 0) - Number(b.available === 0) || (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack); // prettier-ignore
@@ -292,7 +215,6 @@ const styles = StyleSheet.create({
   cell: { width: CELL, flexGrow: 1, maxWidth: MOST_CELL, paddingHorizontal: 8, justifyContent: 'center' },
   unmarked: { borderLeftColor: 'transparent' },
   sticky: { position: 'sticky', top: 0, zIndex: 1 } as object,
-  touch: { minHeight: TOUCH },
   cardHead: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingTop: 14, paddingBottom: 6 },
   grow: { flex: 1 },
   missing: { paddingHorizontal: 16, paddingVertical: 8 },

@@ -183,7 +183,8 @@ export const SettingsPlace = () => {
       <Band title="Where things are kept" />
       <View style={styles.pad}>
         <Words>
-          Everything is kept in this browser alone, and in the files you save. Nothing is sent anywhere.
+          Everything is kept in this browser alone, and in the files you save. Nothing of it is sent anywhere;
+          a store you follow is only asked for its prices.
         </Words>
         <Room />
         {isNewWaiting ? (

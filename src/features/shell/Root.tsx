@@ -4,7 +4,7 @@ import { PaperProvider, Snackbar } from 'react-native-paper';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { keepForOffline, notify, useNotice, useOtherTabs, useSettings } from '@/data';
+import { dismiss, keepForOffline, useNotice, useOtherTabs, useSettings } from '@/data';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon } from '@/ui';
 import { Frame } from './Frame';
 
@@ -58,7 +58,7 @@ const Notices = () => {
   return (
     <Snackbar
       visible={notice !== null}
-      onDismiss={() => notify(null)}
+      onDismiss={() => dismiss(notice)}
       duration={notice?.action ? 10_000 : 6_000}
       action={notice?.action ? { label: notice.action.label, onPress: notice.action.run } : undefined}
       wrapperStyle={{ bottom: 64, maxWidth: 560, alignSelf: 'center' }}
