@@ -41,10 +41,13 @@ const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
   return { ...input, problems: [], parts: input.parts.filter(({ id }) => !left.has(id)) };
 };
 
-/** All stores at first; then, as long as the whole gets cheaper by it, the one whose absence saves most is left out. */
+/**
+ * All stores at first, or one of the few that have everything; then, as long as the whole gets cheaper by it, the one
+ * whose absence saves most is left out.
+ */
 const cheapestBasket = (input: PlanInput): Basket | null => {
   const price = (basket: Basket | null) => (basket ? assemble(input, basket).total : Infinity);
-  let best = basketFrom(input);
+  let best = [basketFrom(input), ...alone()].reduce((a, b) => (price(b) < price(a) ? b : a), null);
   for (let improved = best !== null; improved && best;) {
     const used = new Set(best.purchases.map(({ offer }) => offer.storeId));
     const total = price(best);
@@ -59,7 +62,19 @@ const cheapestBasket = (input: PlanInput): Basket | null => {
     if (improved) best = cheapest;
   }
   return best;
+
+  /** Everything from one store, for each of them. */
+  function alone(): (Basket | null)[] {
+    const stores = [...new Set(input.offers.map(({ storeId }) => storeId))].sort();
+    if (stores.length < 2 || stores.length > MOST_ALONE) return [];
+    return stores.map((id) =>
+      basketFrom({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }),
+    );
+  }
 };
+
+/** With more stores than these, what each would cost alone is not tried: the first plan must be there at once. */
+const MOST_ALONE = 8;
 
 const basketFrom = (input: PlanInput): Basket | null => {
   const tillOf = till(input.stores, input.settings);

@@ -1,5 +1,5 @@
 import type { Micros } from '../measure';
-import { allows, itemName, type Item, type ResolvedPart } from '../project';
+import { allows, itemKey, itemName, type Item, type ResolvedPart } from '../project';
 import type { Offer } from './offers';
 
 /**
@@ -49,7 +49,7 @@ const dressedOffer = (rough: Offer, part: ResolvedPart, parts: ResolvedPart[]): 
     ...rough,
     key: `${rough.key}/for/${part.section.name}`,
     item: { ...item, name: `${itemName(item)}, from rough ${rough.item.section}` },
-    itemKey: `${rough.itemKey}/${part.section.name}`,
+    itemKey: itemKey(item),
     name: `${itemName(item)}, from rough ${rough.item.section}`,
     thickness: part.thickness,
     width: part.width,
