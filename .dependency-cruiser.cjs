@@ -27,6 +27,7 @@ module.exports = {
     layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|data|planning|reading)/'),
     layer('data-knows-no-screens', '^src/data/', '^src/(app|features|ui|planning|reading)/'),
     layer('workers-know-no-screens', '^src/(planning|reading)/', '^src/(app|features|ui|data)/'),
+    layer('cli-knows-the-core-alone', '^src/cli/', '^src/(app|features|ui|data|planning|reading)/'),
     layer('features-know-no-routes', '^src/features/', '^src/app/'),
     {
       name: 'features-do-not-import-each-other',

@@ -1,6 +1,6 @@
 import { readParts, readPrices, rowsForBook } from './formats';
 import type { LengthUnit } from './measure';
-import { firstPlan, planInput, type Plan } from './plan';
+import { againstProject, checkPlan, firstPlan, planInput, type Plan, type PlanToCheck } from './plan';
 import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
 import type { Result } from './result';
 
@@ -51,6 +51,12 @@ export const fromCsv = ({
     },
     book,
   };
+};
+
+/** For tests: what the checker has against a plan of such a case. */
+export const faultsOf = (given: Case, plan: PlanToCheck): string[] => {
+  const { project, book } = fromCsv(given);
+  return checkPlan(plan, againstProject(project, book)).map(({ place, sentence }) => `${place}: ${sentence}`);
 };
 
 /** For tests: the first plan of such a case. */

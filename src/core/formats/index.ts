@@ -22,3 +22,8 @@ export { readQuickLine, type QuickReading, type QuickRole, type QuickToken } fro
 export { packColumns, unpackColumns } from './packedBook';
 export { guessColumns } from './guessColumns';
 export { previewPrices, type Preview, type PreviewOptions, type PreviewRow } from './previewPrices';
+export { readSettings, type FileSettings } from './settingsJson';
+export { readOwned, type OwnedRow } from './ownedCsv';
+export { planToJson, type JsonBuy, type JsonLayout, type JsonPlan } from './planJson';
+export { planText } from './planText';
+export { readPlan } from './readPlan';

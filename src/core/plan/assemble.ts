@@ -6,6 +6,7 @@ import { drawBoard, drawSheet } from './draw';
 import type { PlanInput, StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
 import type { FilledSheet } from './packSheets';
+import { withSpares } from './spares';
 import type { Stock } from './stock';
 import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
 
@@ -18,7 +19,7 @@ export interface Basket {
 
 /** A basket as a plan: money rounded once per store (goods, then tax), boards drawn, like ones counted. */
 export const assemble = (input: PlanInput, basket: Basket): Plan => {
-  const buys = buysOf(input, basket.purchases);
+  const buys = buysOf(input, withSpares(basket.purchases, input));
   const stores = input.stores.flatMap((store) =>
     storeCost(
       store,
@@ -29,6 +30,8 @@ export const assemble = (input: PlanInput, basket: Basket): Plan => {
   const sum = (field: 'goods' | 'tax' | 'trip' | 'shipping') =>
     stores.reduce((total, store) => total + store[field], 0);
   const { layouts, short } = layoutsOf(input, basket);
+  for (const buy of buys)
+    if (buy.kind !== 'hardware') buy.spare = Math.max(0, buy.qty * buy.pack - cutFrom(buy, layouts));
   return {
     status: 'bounded',
     currency: input.currency,
@@ -45,6 +48,18 @@ export const assemble = (input: PlanInput, basket: Basket): Plan => {
     stores,
   };
 };
+
+/** Boards or sheets of a purchase that layouts cut. */
+const cutFrom = (buy: Buy, layouts: Layout[]): number =>
+  layouts
+    .filter(
+      ({ source, length }) =>
+        !('owned' in source) &&
+        source.storeId === buy.storeId &&
+        source.item === buy.item &&
+        length === buy.length,
+    )
+    .reduce((sum, { count }) => sum + count, 0);
 
 const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
   const quantities = new Map<string, Purchases>();

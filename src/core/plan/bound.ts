@@ -16,6 +16,8 @@ import { room } from './packBoards';
  * and a piece may come out short by its slack.
  */
 export const lowerBound = (input: PlanInput): Minor => {
+  // A ripped board may be cheaper than any of the section: nothing simple is known then.
+  if (input.settings.tools?.includes('table-saw')) return 0;
   const tillOf = till(input.stores, input.settings);
   const shares = poolsFor(input.parts).map((pool) => poolBound(pool, input, tillOf));
   const goods = shares.reduce((sum, share) => sum + share, 0);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { fromInches, fromMm, type Ticks } from '../measure';
 import { measure, type PlanSettings } from '../project';
-import { planCsv, type Case } from '../testing';
+import { faultsOf, planCsv, type Case } from '../testing';
 import { slantOffset } from '../wood';
 import type { Layout, Plan } from './types';
 
@@ -213,7 +213,7 @@ test('any plan of boards can be sawn, makes every part, and costs no less than i
       fc.array(anyBoard, { minLength: 1, maxLength: 12 }),
       fc.integer({ min: 0, max: 2 }),
       (list, trim) => {
-        const plan = planCsv({
+        const given: Case = {
           parts: parts(
             ...list.map(
               ({ qty, sixteenths, ends }, index) =>
@@ -222,7 +222,9 @@ test('any plan of boards can be sawn, makes every part, and costs no less than i
           ),
           prices: stock("Yard,2x4,8',stud,3.98", "Yard,2x4,10',stud,5.20", "Other,2x4,12',stud,5.90"),
           settings: { endTrim: inches(`${trim}/4`) },
-        });
+        };
+        const plan = planCsv(given);
+        expect(faultsOf(given, plan)).toEqual([]);
         expect(plan.status).toBe('bounded');
         expect(plan.layouts.every((layout) => canBeSawn(layout, fromInches(1 / 8)))).toBe(true);
         list.forEach(({ qty }, index) => expect(pieces(plan, `p${index}`)).toBe(qty));
@@ -241,7 +243,7 @@ test('any plan of sheets can be sawn and makes every part', () => {
       fc.array(anySheet, { minLength: 1, maxLength: 10 }),
       fc.integer({ min: 0, max: 10 }),
       (list, trim) => {
-        const plan = planCsv({
+        const given: Case = {
           unit: 'mm',
           parts: parts(
             ...list.map(
@@ -251,7 +253,9 @@ test('any plan of sheets can be sawn and makes every part', () => {
           ),
           prices: stock('Yard,18mm,2440,ply,50,sheet,1220', 'Yard,18mm,1220,ply,28,sheet,1220'),
           settings: { kerf: measure('3mm', 'mm'), sheetTrim: measure(`${trim}mm`, 'mm') },
-        });
+        };
+        const plan = planCsv(given);
+        expect(faultsOf(given, plan)).toEqual([]);
         expect(plan.layouts.every((layout) => canBeSawn(layout, fromMm(3)))).toBe(true);
         list.forEach(({ qty }, index) => expect(pieces(plan, `p${index}`)).toBe(qty));
         expect(plan.lowerBound).toBeLessThanOrEqual(plan.total);

@@ -1,8 +1,10 @@
 import { nameKey } from '../wood';
-import type { ResolvedPart } from '../project';
+import type { PlanSettings, ResolvedPart } from '../project';
 import { assemble, type Basket } from './assemble';
 import { lowerBound } from './bound';
 import { buyPieces, till, type Purchases } from './buying';
+import { carriable, fitsInCar, storeCutOf } from './carry';
+import type { Offer } from '../prices';
 import type { PlanInput } from './input';
 import { choosePools, packPool } from './pools';
 import { findProblems, thing } from './problems';
@@ -15,6 +17,37 @@ import type { Plan, PlanProblem } from './types';
  * `infeasible`, with the reasons, and in `rest` a plan for what can.
  */
 export const firstPlan = (input: PlanInput): Plan => {
+  const carried = { ...input, offers: carriable(input.offers, input.stores, input.settings) };
+  const plan = planFrom(carried);
+  if (isCarried(plan, input.settings)) return plan;
+  // A board cannot be sawn at the store between its pieces: then without the boards that are too long.
+  const isShort = (offer: Offer) => offer.item.kind === 'hardware' || fitsInCar(offer, input.settings);
+  const short = planFrom({ ...carried, offers: carried.offers.filter(isShort) });
+  if (short.status !== 'infeasible' || plan.status === 'infeasible') return short;
+  return infeasible(input, [tooLongToCarry(plan, input)]);
+};
+
+const tooLongToCarry = (plan: Plan, { settings }: PlanInput): PlanProblem => {
+  const stuck = plan.layouts.filter(
+    (layout) => !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
+  );
+  const names = [...new Set(stuck.flatMap(({ pieces }) => pieces.map(({ part }) => part)))].join(', ');
+  return {
+    code: 'tooLongToCarry',
+    partIds: [...new Set(stuck.flatMap(({ pieces }) => pieces.map(({ partId }) => partId)))],
+    part: names,
+    sentence: `${names}: found no way to saw their boards once at the store so that both halves go in the car. Raise the limit for carrying, or add a price for shorter boards.`,
+  };
+};
+
+/** Whether everything that is too long for the car is sawn at the store first. */
+const isCarried = ({ layouts, rest }: Plan, settings: PlanSettings): boolean =>
+  (!rest || isCarried(rest, settings)) &&
+  layouts.every(
+    (layout) => 'owned' in layout.source || fitsInCar(layout, settings) || layout.storeCuts.length > 0,
+  );
+
+const planFrom = (input: PlanInput): Plan => {
   const problems = [...input.problems, ...findProblems(input)];
   const makeable = without(input, problems);
   const basket = cheapestBasket(makeable);
@@ -28,7 +61,14 @@ export const firstPlan = (input: PlanInput): Plan => {
 
 const planOf = (input: PlanInput, basket: Basket): Plan => {
   const plan = assemble(input, basket);
-  return { ...plan, lowerBound: Math.min(plan.total, lowerBound(input)) };
+  const layouts = plan.layouts.map((layout) => {
+    const isLong = !('owned' in layout.source) && !fitsInCar(layout, input.settings);
+    const cut = isLong ? storeCutOf(layout, input.settings) : null;
+    if (!cut) return layout;
+    const cuts = layout.cuts.includes(cut) ? layout.cuts : [cut, ...layout.cuts];
+    return { ...layout, cuts, storeCuts: [cut] };
+  });
+  return { ...plan, layouts, lowerBound: Math.min(plan.total, lowerBound(input)) };
 };
 
 const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({

@@ -1,6 +1,15 @@
 import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
 import { itemKey, resolve, tagName } from '../project';
-import type { Book, PlanSettings, Project, Purchase, PurchaseLine, ResolvedPart, Store } from '../project';
+import type {
+  Book,
+  Item,
+  PlanSettings,
+  Project,
+  Purchase,
+  PurchaseLine,
+  ResolvedPart,
+  Store,
+} from '../project';
 import { currentOffers, withDressed, type Offer } from '../prices';
 import type { PlanProblem } from './types';
 import { parseSection, parseThickness } from '../wood';
@@ -15,6 +24,8 @@ export interface StoreTerms {
   /** Its own share of tax; null: the project's. */
   taxRate: number | null;
   discount: number;
+  /** Saws boards and sheets so that they can be carried. */
+  cuts: boolean;
   /** `freeFrom` counts what was bought there already. */
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
 }
@@ -93,7 +104,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
 };
 
 const termsOf = (
-  { id, name, trip, taxFree, taxRate, discount, shipping }: Store,
+  { id, name, trip, taxFree, taxRate, discount, cuts, shipping }: Store,
   purchases: Purchase[],
 ): StoreTerms => {
   const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
@@ -105,6 +116,7 @@ const termsOf = (
     taxFree,
     taxRate: taxRate ?? null,
     discount,
+    cuts,
     shipping: shipping && {
       fee: shipping.fee,
       freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
@@ -113,9 +125,14 @@ const termsOf = (
 };
 
 const asOwned = ({ item, pack, quantity, price, tax }: PurchaseLine, currency: string): Owned => {
+  const count = pack * quantity;
+  return ownedOf(item, count, count > 0 ? Math.round(toMicros(price + tax, currency) / count) : 0);
+};
+
+/** So many pieces of a thing that are there already; `value` is what one was bought for, with tax. */
+export const ownedOf = (item: Item, count: number, value: Micros): Owned => {
   const section = item.kind === 'board' ? parseSection(item.section, 'mm') : null;
   const thickness = item.kind === 'sheet' ? parseThickness(item.section, 'in') : null;
-  const count = pack * quantity;
   return {
     itemKey: itemKey(item),
     name: tagName(item),
@@ -126,6 +143,6 @@ const asOwned = ({ item, pack, quantity, price, tax }: PurchaseLine, currency: s
     width: section?.ok ? section.value.width : (item.width?.ticks ?? 0),
     length: item.length?.ticks ?? 0,
     count,
-    value: count > 0 ? Math.round(toMicros(price + tax, currency) / count) : 0,
+    value,
   };
 };

@@ -176,6 +176,13 @@ export interface PlanSettings {
   endTrim: Measure;
   sheetTrim: Measure;
   shortOk: Measure;
+  /** What there is to cut with; absent: a mitre saw. `table-saw` allows ripping. */
+  tools?: string[];
+  /** The longer and the shorter side of what goes in the car; absent or null: anything does. */
+  maxCarryLength?: Measure | null;
+  maxCarryWidth?: Measure | null;
+  /** Extra boards against defects, by material: the share of the boards bought. */
+  spare?: Record<string, number>;
 }
 
 export interface Project {

@@ -1,0 +1,56 @@
+/** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
+import { planText, planToJson, readPlan } from '@/core/formats';
+import { againstProject, checkPlan, firstPlan } from '@/core/plan';
+import type { Problem } from '@/core/result';
+import { readArguments, USAGE, type Arguments } from './arguments';
+import { inputOf, readGiven, readText, type Given } from './files';
+
+const BAD_INPUT = 2;
+const NO_PLAN = 1;
+
+const tellFaults = (problems: Problem[]): number => {
+  for (const { place, sentence } of problems) process.stderr.write(`${place}: ${sentence}\n`);
+  return BAD_INPUT;
+};
+
+const plan = (given: Given, { json }: Arguments): number => {
+  const began = performance.now();
+  const made = firstPlan(inputOf(given));
+  const seconds = (performance.now() - began) / 1000;
+  const faults = checkPlan(made, againstProject(given.project, given.book, given.owned));
+  if (faults.length > 0) {
+    process.stderr.write('The plan did not pass its check, and is not shown. This is a fault of Billet:\n');
+    for (const { place, sentence } of faults) process.stderr.write(`${place}: ${sentence}\n`);
+    return NO_PLAN;
+  }
+  process.stdout.write(
+    json ? `${JSON.stringify(planToJson(made, seconds), null, 2)}\n` : planText(made, given.project.unit),
+  );
+  return made.status === 'infeasible' ? NO_PLAN : 0;
+};
+
+const check = (given: Given, file: string): number => {
+  const content = readText(file);
+  const read = content.ok ? readPlan(content.value, file.split(/[\\/]/).pop() ?? file) : content;
+  if (!read.ok) return tellFaults(read.problems);
+  const faults = checkPlan(read.value, againstProject(given.project, given.book, given.owned));
+  for (const { place, sentence } of faults) process.stdout.write(`${place}: ${sentence}\n`);
+  process.stdout.write(faults.length === 0 ? 'The plan holds.\n' : `The plan does not hold: ${faults.length} faults.\n`); // prettier-ignore
+  return faults.length === 0 ? 0 : NO_PLAN;
+};
+
+const main = (words: string[]): number => {
+  const asked = readArguments(words);
+  if (!asked.ok) {
+    const code = tellFaults(asked.problems);
+    process.stderr.write(USAGE);
+    return code;
+  }
+  const given = readGiven(asked.value);
+  if (!given.ok) return tellFaults(given.problems);
+  return asked.value.command === 'plan'
+    ? plan(given.value, asked.value)
+    : check(given.value, asked.value.plan ?? '');
+};
+
+process.exitCode = main(process.argv.slice(2));

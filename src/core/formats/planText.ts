@@ -1,0 +1,54 @@
+import { formatLength, formatMoney, formatTag, type LengthUnit } from '../measure';
+import type { Layout, Plan } from '../plan';
+
+/** A plan as text that a person can take to the store: what to buy where, and every board with its cuts. */
+export const planText = (plan: Plan, unit: LengthUnit): string => {
+  const money = (minor: number) => formatMoney(minor, plan.currency);
+  const length = (ticks: number) => formatLength(ticks, unit);
+  const lines: string[] = [];
+  if (plan.status === 'infeasible') {
+    lines.push('No plan is possible:');
+    for (const { sentence } of plan.problems) lines.push(`  ${sentence}`);
+    return `${lines.join('\n')}\n`;
+  }
+  lines.push(`${money(plan.total)} in all: ${statusWords(plan, money)}`);
+  for (const store of plan.stores) {
+    const extras = [
+      store.tax > 0 ? `tax ${money(store.tax)}` : '',
+      store.trip > 0 ? `trip ${money(store.trip)}` : '',
+      store.shipping > 0 ? `shipping ${money(store.shipping)}` : '',
+    ].filter(Boolean);
+    lines.push('', `${store.store}: goods ${[money(store.goods), ...extras].join(', ')}`);
+    for (const buy of plan.buys.filter(({ storeId }) => storeId === store.storeId)) {
+      const pack = buy.pack > 1 ? ` (packs of ${buy.pack})` : '';
+      const spare = buy.spare > 0 && buy.kind !== 'hardware' ? `, ${buy.spare} of them spare` : '';
+      lines.push(`  ${buy.qty} x ${buy.item}${pack} at ${formatTag(buy.unitPrice, plan.currency)}${spare}`);
+    }
+  }
+  if (plan.layouts.length > 0) lines.push('', 'Cut:');
+  for (const layout of plan.layouts) {
+    lines.push(`  ${layout.count} x ${named(layout)} ${length(layout.length)}${layout.kind === 'sheet' ? ` x ${length(layout.width)}` : ''}`); // prettier-ignore
+    for (const { kind, at, on } of layout.storeCuts)
+      lines.push(`    at the store: ${kind} at ${length(at)}${on ? ` of ${on}` : ''}`);
+    for (const { part, group, outline } of layout.pieces) {
+      const [x, y] = [outline.map(([along]) => along), outline.map(([, across]) => across)];
+      const side = layout.kind === 'sheet' ? ` x ${length(Math.max(...y) - Math.min(...y))}` : '';
+      lines.push(`    ${length(Math.max(...x) - Math.min(...x))}${side}  ${part} (${group})`);
+    }
+    const left = layout.offcuts.map((offcut) => length(offcut.length));
+    if (left.length > 0) lines.push(`    left: ${left.join(', ')}`);
+  }
+  for (const { part, group, by, count } of plan.short)
+    lines.push('', `${count} x ${part} (${group}) may come out ${length(by)} short: measure the board before the first cut.`); // prettier-ignore
+  return `${lines.join('\n')}\n`;
+};
+
+const statusWords = (plan: Plan, money: (minor: number) => string): string =>
+  plan.status === 'proved'
+    ? 'proved cheapest'
+    : `a good plan, not proved: none is below ${money(plan.lowerBound)}`;
+
+const named = ({ source, section, material }: Layout): string =>
+  'owned' in source
+    ? `owned ${source.owned || `${section} ${material}`}`
+    : `${source.item} (${source.store})`;

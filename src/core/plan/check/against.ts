@@ -1,0 +1,35 @@
+import { resolve, type Book, type Item, type Project } from '../../project';
+import type { CheckAgainst } from './types';
+
+/** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
+export const againstProject = (
+  project: Project,
+  book: Book,
+  owned: { item: Item; quantity: number }[] = [],
+): CheckAgainst => ({
+  currency: project.currency,
+  parts: resolve(project).parts,
+  prices: Object.values(book.prices).flatMap((price) => {
+    const store = book.stores[price.storeId];
+    const isUsed = store?.currency === project.currency && !project.excludedStores.includes(store.id);
+    return isUsed ? [{ store: store.name, price }] : [];
+  }),
+  owned: [
+    ...project.purchases.flatMap(({ lines }) =>
+      lines.map(({ item, pack, quantity }) => ({ item, quantity: pack * quantity })),
+    ),
+    ...owned,
+  ],
+  settings: project.settings,
+  stores: Object.values(book.stores)
+    .filter(({ currency }) => currency === project.currency)
+    .map((store) => {
+      const bought = project.purchases.filter(({ storeId }) => storeId === store.id);
+      return {
+        ...store,
+        // A trip that was made is not made again.
+        trip: bought.length > 0 ? 0 : store.trip,
+        bought: bought.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0),
+      };
+    }),
+});

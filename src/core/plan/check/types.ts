@@ -1,0 +1,61 @@
+import type { Micros, Minor, Ticks } from '../../measure';
+import type { Item, PlanSettings, Price, ResolvedPart, Store } from '../../project';
+
+type Point = [x: Ticks, y: Ticks];
+
+/** What of a plan is checked; a plan, or what was read from plan.json. Lengths in ticks. */
+export interface PlanToCheck {
+  status: 'proved' | 'bounded' | 'infeasible';
+  total: Minor;
+  lowerBound: Minor;
+  goods: Minor;
+  tax: Minor;
+  trips: Minor;
+  shipping: Minor;
+  buys: BuyToCheck[];
+  layouts: LayoutToCheck[];
+}
+
+export interface BuyToCheck {
+  store: string;
+  item: string;
+  kind: 'board' | 'sheet' | 'hardware';
+  section: string;
+  length: Ticks;
+  width: Ticks;
+  material: string;
+  pack: number;
+  qty: number;
+  unitPrice: Micros;
+  cost: Micros;
+  spare: number;
+}
+
+export interface LayoutToCheck {
+  count: number;
+  source: { store: string; item: string } | { owned: string };
+  kind: 'board' | 'sheet';
+  section: string;
+  length: Ticks;
+  width: Ticks;
+  material: string;
+  pieces: { part: string; group: string; outline: Point[] }[];
+  storeCuts: { kind: 'crosscut' | 'rip'; at: Ticks }[];
+}
+
+/** What a plan is checked against, as it was given: nothing the planner worked out. */
+export interface CheckAgainst {
+  currency: string;
+  parts: ResolvedPart[];
+  /** Price rows in their order, with the name of their store. */
+  prices: { store: string; price: Omit<Price, 'id' | 'storeId'> }[];
+  owned: { item: Item; quantity: number }[];
+  settings: PlanSettings;
+  stores: (Pick<Store, 'name' | 'trip' | 'taxFree' | 'taxRate' | 'discount' | 'cuts' | 'shipping'> & {
+    /** Goods bought there before, for a shipping threshold. */
+    bought?: Minor;
+  })[];
+}
+
+/** Notes what is wrong: where, and a sentence. */
+export type Note = (place: string, sentence: string) => void;

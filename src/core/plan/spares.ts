@@ -1,0 +1,35 @@
+import { nameKey } from '../wood';
+import type { Purchases } from './buying';
+import type { PlanInput } from './input';
+
+/**
+ * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
+ * rounded up, in the longest length that is bought of it. Stores that have no more of it are passed over.
+ */
+export const withSpares = (purchases: Purchases[], { settings }: PlanInput): Purchases[] => {
+  const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, share]) => [nameKey(name), share]));
+  if (shares.size === 0) return purchases;
+  const groups = new Map<string, Purchases[]>();
+  for (const purchase of purchases) {
+    const { item, thickness, width } = purchase.offer;
+    if (item.kind !== 'board') continue;
+    const key = `${thickness}x${width}:${nameKey(item.material)}`;
+    groups.set(key, [...(groups.get(key) ?? []), purchase]);
+  }
+  const added = [...groups.values()].flatMap((group): Purchases[] => {
+    const share = shares.get(nameKey(group[0]?.offer.item.material ?? '')) ?? 0;
+    const boards = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
+    // 10 % of ten is one, not two.
+    let wanted = Math.ceil(boards * share - 1e-9);
+    const byLength = [...group].sort((a, b) => b.offer.length - a.offer.length);
+    return byLength.flatMap(({ offer }) => {
+      const bought = group.filter((purchase) => purchase.offer.key === offer.key).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
+      const left = (offer.available ?? Infinity) - bought;
+      const quantity = Math.min(left, Math.ceil(wanted / offer.pack));
+      if (quantity <= 0) return [];
+      wanted -= quantity * offer.pack;
+      return [{ offer, quantity }];
+    });
+  });
+  return [...purchases, ...added];
+};
