@@ -1,3 +1,17 @@
+const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 
-module.exports = getDefaultConfig(__dirname);
+const config = getDefaultConfig(__dirname);
+
+// The solver's module form asks for import.meta.url, which a worker of ours does not have: its other form is taken.
+const HIGHS = path.join(__dirname, 'node_modules/highs/build/highs.js');
+// What it asks Node for is only reached on Node.
+const NODE_ONLY = new Set(['fs', 'path', 'crypto', 'node:fs', 'node:path', 'node:crypto']);
+
+config.resolver.resolveRequest = (context, name, platform) => {
+  if (name === 'highs') return { type: 'sourceFile', filePath: HIGHS };
+  if (context.originModulePath === HIGHS && NODE_ONLY.has(name)) return { type: 'empty' };
+  return context.resolveRequest(context, name, platform);
+};
+
+module.exports = config;

@@ -1,6 +1,7 @@
 /** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
+import loadHighs from 'highs';
 import { planText, planToJson, readPlan } from '@/core/formats';
-import { againstProject, checkPlan, firstPlan } from '@/core/plan';
+import { againstProject, bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan';
 import type { Problem } from '@/core/result';
 import { readArguments, USAGE, type Arguments } from './arguments';
 import { inputOf, readGiven, readText, type Given } from './files';
@@ -13,9 +14,10 @@ const tellFaults = (problems: Problem[]): number => {
   return BAD_INPUT;
 };
 
-const plan = (given: Given, { json }: Arguments): number => {
+const plan = async (given: Given, { json }: Arguments): Promise<number> => {
   const began = performance.now();
-  const made = firstPlan(inputOf(given));
+  const highs = (await loadHighs()) as unknown as Highs;
+  const made = bestPlan(inputOf(given), solverOf(highs), given.timeLimit);
   const seconds = (performance.now() - began) / 1000;
   const faults = checkPlan(made, againstProject(given.project, given.book, given.owned));
   if (faults.length > 0) {
@@ -39,7 +41,7 @@ const check = (given: Given, file: string): number => {
   return faults.length === 0 ? 0 : NO_PLAN;
 };
 
-const main = (words: string[]): number => {
+const main = async (words: string[]): Promise<number> => {
   const asked = readArguments(words);
   if (!asked.ok) {
     const code = tellFaults(asked.problems);
@@ -53,4 +55,6 @@ const main = (words: string[]): number => {
     : check(given.value, asked.value.plan ?? '');
 };
 
-process.exitCode = main(process.argv.slice(2));
+void main(process.argv.slice(2)).then((code) => {
+  process.exitCode = code;
+});

@@ -3,9 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import { planInput, type Plan, type PlanInput } from '@/core/plan';
+import { isWithinRules, planInput, type Plan, type PlanInput } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Planner } from './plan.worker';
+import { prove } from './prove';
 
 let planner: Remote<Planner> | null = null;
 
@@ -17,7 +18,7 @@ const remote = (): Remote<Planner> => {
 
 /**
  * The plan of a project, made in the worker and kept by its input: null before the first is there. While a
- * newer one is made, the last is given, with `isStale`.
+ * newer one is made, the last is given, with `isStale`. A first plan is there at once; the best one follows it.
  */
 export const usePlan = (project: Project, book: Book): { plan: Plan | null; isStale: boolean } => {
   const asked = useAsked(project, book);
@@ -32,7 +33,19 @@ export const usePlan = (project: Project, book: Book): { plan: Plan | null; isSt
     structuralSharing: false,
   });
   const isBehind = asked.project !== project || asked.book !== book;
-  return { plan: data ?? null, isStale: isBehind || isPlaceholderData };
+  const isFirst = data !== undefined && !isBehind && !isPlaceholderData;
+  const { data: best } = useQuery({
+    queryKey: ['best plan', project.id, fingerprint(asked.input)],
+    enabled: isFirst && data.status === 'bounded' && isWithinRules(asked.input),
+    queryFn: ({ signal }) => prove(asked.input, signal),
+    staleTime: Infinity,
+    gcTime: 5 * 60 * 1000,
+    networkMode: 'always',
+    structuralSharing: false,
+    retry: false,
+  });
+  const isBest = isFirst && best !== undefined && best.status !== 'infeasible';
+  return { plan: isBest ? best : (data ?? null), isStale: isBehind || isPlaceholderData };
 };
 
 /** What is asked of the planner. A change is on screen first, and is asked right after. */

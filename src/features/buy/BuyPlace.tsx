@@ -51,7 +51,11 @@ const Buy = ({ open }: { open: OpenProject }) => {
       <View style={styles.head}>
         <View style={styles.headline}>
           <Words size="title">{formatMoney(money.toBuy, project.currency)} to buy</Words>
-          {shown && shown.total > shown.lowerBound ? <Stamp text="not proved" tone="plain" /> : null}
+          {shown?.status === 'proved' ? (
+            <Stamp text="proved cheapest" />
+          ) : shown && shown.total > shown.lowerBound ? (
+            <Stamp text="not proved" tone="plain" />
+          ) : null}
         </View>
         {shown ? (
           <Words size="small" tone="soft">
@@ -68,8 +72,9 @@ const Buy = ({ open }: { open: OpenProject }) => {
 };
 
 /** How far the plan is to be trusted, in money. */
-const proofWords = ({ total, lowerBound, currency }: Plan): string => {
+const proofWords = ({ status, total, lowerBound, currency }: Plan): string => {
   if (total === 0) return 'All that is needed is bought.';
+  if (status === 'proved') return 'No way to buy and cut it costs less at these prices.';
   if (total <= lowerBound) return 'No plan can cost less.';
   return `A good plan, not proved cheapest: a better one could save ${formatMoney(total - lowerBound, currency)} at the most.`;
 };
