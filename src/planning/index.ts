@@ -3,7 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import { isWithinRules, planInput, type Plan, type PlanInput } from '@/core/plan';
+import {
+  againstProject,
+  isWithinRules,
+  planInput,
+  type CheckAgainst,
+  type Plan,
+  type PlanInput,
+} from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Planner } from './plan.worker';
 import { prove } from './prove';
@@ -24,7 +31,7 @@ export const usePlan = (project: Project, book: Book): { plan: Plan | null; isSt
   const asked = useAsked(project, book);
   const { data, isPlaceholderData } = useQuery({
     queryKey: ['plan', project.id, fingerprint(asked.input)],
-    queryFn: () => remote().firstPlan(asked.input),
+    queryFn: () => remote().firstPlan(asked.input, againstOf(asked)),
     placeholderData: (last: Plan | undefined, query) =>
       query?.queryKey[1] === project.id ? last : undefined,
     staleTime: Infinity,
@@ -37,7 +44,7 @@ export const usePlan = (project: Project, book: Book): { plan: Plan | null; isSt
   const { data: best } = useQuery({
     queryKey: ['best plan', project.id, fingerprint(asked.input)],
     enabled: isFirst && data.status === 'bounded' && isWithinRules(asked.input),
-    queryFn: ({ signal }) => prove(asked.input, signal),
+    queryFn: ({ signal }) => prove(asked.input, againstOf(asked), signal),
     staleTime: Infinity,
     gcTime: 5 * 60 * 1000,
     networkMode: 'always',
@@ -48,15 +55,31 @@ export const usePlan = (project: Project, book: Book): { plan: Plan | null; isSt
   return { plan: isBest ? best : (data ?? null), isStale: isBehind || isPlaceholderData };
 };
 
+interface Asked {
+  project: Project;
+  book: Book;
+  input: PlanInput;
+}
+
+const askedOf = (project: Project, book: Book): Asked => ({ project, book, input: planInput(project, book) });
+
+/** What a plan is checked against: of the prices, those that it may rest on. */
+const againstOf = ({ project, book, input }: Asked): CheckAgainst => {
+  const prices = new Set(input.offers.flatMap(({ tiers }) => tiers.map(({ price }) => price)));
+  const ids = new Set([...prices].map(({ id }) => id));
+  const used = Object.fromEntries(Object.entries(book.prices).filter(([id]) => ids.has(id)));
+  return againstProject(project, { ...book, prices: used });
+};
+
 /** What is asked of the planner. A change is on screen first, and is asked right after. */
-const useAsked = (project: Project, book: Book): { project: Project; book: Book; input: PlanInput } => {
-  const [asked, setAsked] = useState(() => ({ project, book, input: planInput(project, book) }));
+const useAsked = (project: Project, book: Book): Asked => {
+  const [asked, setAsked] = useState(() => askedOf(project, book));
   const isOther = asked.project.id !== project.id;
   useEffect(() => {
     if (asked.project === project && asked.book === book) return undefined;
-    return soon(() => setAsked({ project, book, input: planInput(project, book) }));
+    return soon(() => setAsked(askedOf(project, book)));
   }, [project, book, asked]);
-  return isOther ? { project, book, input: planInput(project, book) } : asked;
+  return isOther ? askedOf(project, book) : asked;
 };
 
 /** Runs `work` once the screen has been drawn, all that waits in one go. Returns how to call it off. */
@@ -100,22 +123,35 @@ const hash = (input: PlanInput): string => {
 /** By how much all plans together get dearer when the book becomes another; null while that is worked out. */
 export const usePlanDifference = (projects: Project[], book: Book, next: Book | null): Minor | null => {
   const inputs = useMemo(
-    () =>
-      next === null ? [] : projects.map((project) => [planInput(project, book), planInput(project, next)]),
+    () => (next === null ? [] : projects.map((project) => [askedOf(project, book), askedOf(project, next)])),
     [projects, book, next],
   );
   const { data } = useQuery({
-    queryKey: ['difference', inputs.map((pair) => pair.map(fingerprint))],
+    queryKey: ['difference', inputs.map((pair) => pair.map(({ input }) => fingerprint(input)))],
     enabled: next !== null,
     queryFn: async () => {
       let sum = 0;
       for (const [before, after] of inputs) {
         if (!before || !after) continue;
-        const now = shownPlan(await remote().firstPlan(before));
-        sum += (shownPlan(await remote().firstPlan(after))?.total ?? 0) - (now?.total ?? 0);
+        const now = shownPlan(await remote().firstPlan(before.input, againstOf(before)));
+        const then = shownPlan(await remote().firstPlan(after.input, againstOf(after)));
+        sum += (then?.total ?? 0) - (now?.total ?? 0);
       }
       return sum;
     },
+    staleTime: Infinity,
+    networkMode: 'always',
+    structuralSharing: false,
+  });
+  return data ?? null;
+};
+
+/** What buying by hand would come to: one store, one length, the longest first. Null while it is reckoned, or where no store has everything. */
+export const useByHand = (project: Project, book: Book): Minor | null => {
+  const { input } = useAsked(project, book);
+  const { data } = useQuery({
+    queryKey: ['by hand', project.id, fingerprint(input)],
+    queryFn: () => remote().byHand(input),
     staleTime: Infinity,
     networkMode: 'always',
     structuralSharing: false,

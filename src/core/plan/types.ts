@@ -113,7 +113,7 @@ export interface Short {
 }
 
 export interface PlanProblem {
-  code: 'noPrice' | 'tooLong' | 'tooWide' | 'tooLongToCarry' | 'soldOut' | 'part';
+  code: 'noPrice' | 'tooLong' | 'tooWide' | 'tooLongToCarry' | 'soldOut' | 'part' | 'unchecked';
   partIds: string[];
   part: string;
   /** What cannot be made and why, in one sentence, with what would help. */

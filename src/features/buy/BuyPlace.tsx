@@ -5,7 +5,7 @@ import { Link } from 'expo-router';
 import { formatLength, formatMoney } from '@/core/measure';
 import type { Plan, PlanProblem } from '@/core/plan';
 import { useProject, type OpenProject } from '@/data';
-import { shownPlan, usePlanAndMoney } from '@/planning';
+import { shownPlan, useByHand, usePlanAndMoney } from '@/planning';
 import { Band, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
 import { Boards } from './Boards';
 import { BoughtForm, type Bought } from './BoughtForm';
@@ -27,6 +27,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
   const isWide = useIsWide();
   const { plan, money } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
+  const byHand = useByHand(project, book);
   const [view, setView] = useState<'list' | 'boards'>('list');
   const [bought, setBought] = useState<Bought | null>(null);
   const form = bought ? (
@@ -60,6 +61,11 @@ const Buy = ({ open }: { open: OpenProject }) => {
         {shown ? (
           <Words size="small" tone="soft">
             {proofWords(shown)}
+          </Words>
+        ) : null}
+        {shown && plan.status !== 'infeasible' && byHand !== null && byHand > shown.total ? (
+          <Words size="small" tone="soft">
+            {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - shown.total, project.currency)}.`}
           </Words>
         ) : null}
       </View>
