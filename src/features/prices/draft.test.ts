@@ -107,3 +107,21 @@ test('a price that is opened and saved unchanged is the same', () => {
   const seen = { ...read.value, id: 'p', storeId: 's', source: 'typed' as const, note: '' };
   expect(readDraft(draftOfPrice(seen, 'in'), 'in', '2026-11-24')).toEqual(read);
 });
+
+test('a pack by weight brings what its weight holds, and comes back from its draft', () => {
+  const draft: PriceDraft = { ...blankDraft('s'), kind: 'hardware', unit: 'pack', name: 'deck screws 2 1/2', price: '19.98', packBy: 'lb', weight: '2', perWeight: '107.5' }; // prettier-ignore
+  const read = readDraft(draft, 'in', '2026-11-24');
+  expect(read.ok && [read.value.pack, read.value.weight]).toEqual([215, { amount: 2, unit: 'lb', pieces: 107.5 }]); // prettier-ignore
+  const seen = read.ok ? draftOfPrice({ ...read.value, id: 'p', storeId: 's', source: 'typed' }, 'in') : null;
+  expect(seen).toMatchObject({ packBy: 'lb', weight: '2', perWeight: '107.5' });
+  expect(places({ ...draft, weight: '0', perWeight: 'few' })).toEqual(['perWeight', 'weight']);
+});
+
+test('rough wood has what planing takes and what is lost, and only boards have it', () => {
+  const draft: PriceDraft = { ...blankDraft('s'), section: '27x160mm', length: '3m', material: 'larch', price: '700', unit: 'm3', finish: 'rough', planing: '5mm', waste: '25 %' }; // prettier-ignore
+  const read = readDraft(draft, 'mm', '2026-11-24');
+  expect(read.ok && read.value.rough).toEqual({ planing: { text: '5mm', ticks: 1600 }, waste: 0.25 });
+  expect(places({ ...draft, planing: 'much', waste: 'some' })).toEqual(['planing', 'waste']);
+  const sheet = readDraft({ ...draft, kind: 'sheet', section: '18mm', width: '1m', unit: 'each' }, 'mm', '2026-11-24'); // prettier-ignore
+  expect(sheet.ok && sheet.value.rough).toBeUndefined();
+});
