@@ -371,6 +371,24 @@ describe('a sheet of prices', () => {
     await page.getByRole('button', { name: /^knotty at Orchard Mill: \$12\.40/ }).waitFor();
   });
 
+  step('what does not fit into the browser is refused before anything is taken, with how much would', async () => {
+    await page.evaluate(() => localStorage.setItem('filler', 'x'.repeat(5_000_000 - 140_000 - JSON.stringify(localStorage).length))); // prettier-ignore
+    const before = await page.evaluate(() => localStorage.getItem('billet/book'));
+    // Names that no compression makes short.
+    const random = (row: number) => Array.from({ length: 40 }, (_, index) => ((row * 7919 + index * 104_729 + row * row * index) % 36).toString(36)).join(''); // prettier-ignore
+    const rows = Array.from({ length: 8000 }, (_, row) => `Harrow Lumber,${random(row)} ${row},hardware,${(row % 900) + 1}.05`); // prettier-ignore
+    await take('long.csv', `store,item,kind,price\n${rows.join('\n')}`);
+    await sheet().getByRole('button', { name: 'Take 8000 prices' }).click();
+    const told = sheet().getByText(/^There is not enough room in this browser: about \d+ of these 8000 prices would fit/);
+    await told.waitFor();
+    const fitting = Number(/about (\d+)/.exec(await told.innerText())?.[1]);
+    expect(fitting).toBeGreaterThan(0);
+    expect(fitting).toBeLessThan(8000);
+    expect(await page.evaluate(() => localStorage.getItem('billet/book'))).toBe(before);
+    await page.evaluate(() => localStorage.removeItem('filler'));
+    await page.keyboard.press('Escape');
+  }); // prettier-ignore
+
   step('a file that is no sheet is refused with its fault', async () => {
     await take('empty.csv', 'store,price\n');
     await sheet().getByText('there is a header and nothing below it').waitFor();

@@ -6,7 +6,7 @@ import { notify, roomForBook } from '@/data';
 import { remoteReader } from '@/reading';
 import { Band, Button, Sheet, Tick, useInk, VirtualList, Words } from '@/ui';
 import type { Desk } from './desk';
-import { byWeight, isUnasked, withChanges, type News } from './news';
+import { byWeight, changeKey, isUnasked, withChanges, type News } from './news';
 import { asSold, count } from './words';
 
 /** Every price that a followed store told, with what it replaces: all or some are taken; what a person typed only when ticked. */
@@ -16,26 +16,16 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
     () => news.map((one) => ({ one, changes: byWeight(one.changes, desk) })),
     [news, desk],
   );
-  const [left, setLeft] = useState(
-    () =>
-      new Set(news.flatMap(({ changes }) => changes.filter((change) => !isUnasked(change)).map(({ price }) => price.id))),
-  ); // prettier-ignore
+  // What was ticked or unticked by hand; the rest is as it is usual, whatever is told while this is open.
+  const [chosen, setChosen] = useState<Record<string, boolean>>({});
+  const isTaken = (change: Change) => chosen[changeKey(change)] ?? isUnasked(change);
   const all = news.flatMap(({ changes }) => changes);
-  const taken = all.filter(({ price }) => !left.has(price.id));
+  const number = all.filter(isTaken).length;
   const typed = all.filter((change) => !isUnasked(change)).length;
-  const flip = (id: string) => {
-    const next = new Set(left);
-    if (!next.delete(id)) next.add(id);
-    setLeft(next);
-  };
+  const flip = (change: Change) => setChosen({ ...chosen, [changeKey(change)]: !isTaken(change) });
+  const set = (value: boolean) => setChosen(Object.fromEntries(all.map((change) => [changeKey(change), value]))); // prettier-ignore
   const take = async () => {
-    const parts = news.map((one) =>
-      withChanges(
-        desk.book,
-        one,
-        one.changes.filter(({ price }) => !left.has(price.id)),
-      ),
-    );
+    const parts = news.map((one) => withChanges(desk.book, one, one.changes.filter(isTaken)));
     const prices = parts.flatMap((part) => part.prices);
     const stores = parts.flatMap((part) => part.stores);
     const { fits, most } = await remoteReader().fitting(desk.book, stores, prices, await roomForBook());
@@ -47,7 +37,7 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
     }
     runOnBook({ type: 'putPrices', prices, stores });
     notify({
-      text: `${count(taken.length, 'price')} taken${left.size > 0 ? `, ${left.size} left as they were` : ''}.`,
+      text: `${count(number, 'price')} taken${number < all.length ? `, ${all.length - number} left as they were` : ''}.`,
       action: { label: 'Undo', run: undo },
     });
     onClose();
@@ -58,10 +48,10 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
       onClose={onClose}
       foot={
         <>
-          <Button onPress={() => setLeft(new Set(all.map(({ price }) => price.id)))}>None</Button>
-          <Button onPress={() => setLeft(new Set())}>All</Button>
+          <Button onPress={() => set(false)}>None</Button>
+          <Button onPress={() => set(true)}>All</Button>
           <Button mode="contained" onPress={() => void take()}>
-            {taken.length === 0 ? 'Leave them all' : `Take ${count(taken.length, 'price')}`}
+            {number === 0 ? 'Leave them all' : `Take ${count(number, 'price')}`}
           </Button>
         </>
       }
@@ -86,8 +76,8 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
                 change={change}
                 isNeeded={isNeeded}
                 currency={desk.currency}
-                isTicked={!left.has(change.price.id)}
-                onTick={() => flip(change.price.id)}
+                isTicked={isTaken(change)}
+                onTick={() => flip(change)}
               />
             )}
           />
@@ -97,7 +87,7 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
   );
 };
 
-const keyOf = ({ change }: { change: Change }): string => change.price.id;
+const keyOf = ({ change }: { change: Change }): string => changeKey(change);
 
 const Line = ({
   change: { price, held, meaning },

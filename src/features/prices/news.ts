@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { currentOffers, needsOf, seenOf, weigh, type Change } from '@/core/prices';
+import { currentOffers, needsOf, observationKey, seenOf, weigh, type Change } from '@/core/prices';
 import { applyToBook, resolve, type Book, type Price, type Store } from '@/core/project';
 import { observationsOf, useFeeds, type FeedAnswer } from '@/data';
 import type { Desk } from './desk';
@@ -69,6 +69,9 @@ export const bookWith = (book: Book, news: News[]): Book | null => {
   const prices = news.flatMap(({ changes }) => changes.filter(isUnasked).map(({ price }) => price));
   return applyToBook(book, { type: 'putPrices', prices }, 0)?.document ?? null;
 };
+
+/** What a change is about, the same when the store is asked again: its observation gets another id then. */
+export const changeKey = ({ price }: Change): string => observationKey(price);
 
 /** Whether a change may be ticked beforehand: not where a person typed another price. */
 export const isUnasked = ({ meaning }: Change): boolean => meaning !== 'conflict';
