@@ -3,7 +3,7 @@ import { MICROS, TICKS_PER_MM } from '../measure';
 import { emptyBook, emptyStore, measure, resolve, type Book, type Item, type Price, type PriceUnit } from '../project'; // prettier-ignore
 import { fromCsv } from '../testing';
 import {
-  allCompared, amountOf, convert, currentOffers, daysBetween, doubtOf, dressedPrice, isStale, needsOf, perPurchase, piecesByWeight, seriesOf, thinnable,
+  allCompared, amountOf, convert, currentOffers, daysBetween, doubtOf, dressedPrice, isStale, needsOf, offerAt, perPurchase, piecesByWeight, seriesOf, thinnable,
   trendOf, usualPieces, weigh, withDressed,
 } from '.'; // prettier-ignore
 
@@ -103,6 +103,18 @@ describe('rough wood', () => {
     expect(needsOf(parts, all).map(({ offers }) => offers.length)).toEqual([1, 0, 0]);
     expect(withDressed(currentOffers(book), parts)).toEqual(currentOffers(book));
   });
+});
+
+test('a planed board leads back to the rough wood that it is made from, whatever its section is called', () => {
+  const { project } = fromCsv({
+    parts: 'part,qty,section,length,material\nSlat,4,5/4x4,30,larch\nLath,2,1-1/2x1-1/2in,20,larch',
+    prices: 'store,section,length,material,price\nYard,2x4,8ft,pine,4',
+  });
+  const item = { ...board('2x8', '8ft', 'larch'), name: 'clips / rough' };
+  const book = bookOf(price('r', { item, rough: { planing: measure('0mm', 'mm'), waste: 0 } }));
+  const planed = withDressed(currentOffers(book), resolve(project).parts);
+  expect(planed.map(({ item: made }) => made.section)).toEqual(['5/4x4', '1-1/2x1-1/2in']);
+  for (const { key } of planed) expect(offerAt(book, key)).toBe(only(book));
 });
 
 describe('age, trend and history', () => {

@@ -88,6 +88,22 @@ const settle = (offer: Offer): void => {
   if (newest.rough) offer.rough = newest.rough;
 };
 
+/** What follows the key of rough wood in the key of a board that is planed from it; no name holds a line break. */
+const PLANED = '\n';
+
+/** The key of a board of a section that is planed from rough wood. */
+export const planedKey = (key: string, section: string): string => `${key}${PLANED}${section}`;
+
+const byKey = new WeakMap<Offer[], Map<string, Offer>>();
+
+/** The offer of a key, as it lies in the store: of a board that is planed from rough wood, the rough wood. */
+export const offerAt = (book: Book, key: string): Offer | undefined => {
+  const offers = currentOffers(book);
+  const held = byKey.get(offers) ?? new Map(offers.map((offer) => [offer.key, offer]));
+  byKey.set(offers, held);
+  return held.get(key.split(PLANED)[0] ?? key);
+};
+
 /** The newest observation that an offer rests on. */
 export const newestOf = (offer: Offer): Price =>
   offer.tiers.map(({ price }) => price).reduce((a, b) => (isNewer(b, a) ? b : a));

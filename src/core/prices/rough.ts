@@ -1,6 +1,6 @@
 import type { Micros } from '../measure';
 import { allows, itemKey, itemName, type Item, type ResolvedPart } from '../project';
-import type { Offer } from './offers';
+import { planedKey, type Offer } from './offers';
 
 /**
  * What one board of a section, as long as the rough wood comes, costs when it is sawn and planed out of it: the rough
@@ -47,7 +47,7 @@ const dressedOffer = (rough: Offer, part: ResolvedPart, parts: ResolvedPart[]): 
   const item: Item = { ...rough.item, name: '', section: part.section.name };
   return {
     ...rough,
-    key: `${rough.key}/for/${part.section.name}`,
+    key: planedKey(rough.key, part.section.name),
     item: { ...item, name: `${itemName(item)}, from rough ${rough.item.section}` },
     itemKey: itemKey(item),
     name: `${itemName(item)}, from rough ${rough.item.section}`,

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { extrasPaid, purchaseLine } from '@/core/budget';
 import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
 import type { Buy, Plan } from '@/core/plan';
-import { currentOffers, daysBetween, isStale, knownOn } from '@/core/prices';
+import { daysBetween, isStale, knownOn, offerAt } from '@/core/prices';
 import { tagName, type Item, type Project, type Purchase } from '@/core/project';
 import { newId, notify, STALE_AFTER, today, useSettings, useToday, type OpenProject } from '@/data';
 import { Band, Row, Stamp, Tick, useInk, Words } from '@/ui';
@@ -20,8 +20,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   const { settings } = useSettings();
   const day = useToday();
   // Wood planed from rough is bought as it lies there.
-  const offerOf = (buy: Buy) =>
-    currentOffers(book).find(({ key }) => key === buy.offerKey.replace(/\/for\/[^/]*$/, ''));
+  const offerOf = (buy: Buy) => offerAt(book, buy.offerKey);
   const itemOf = (buy: Buy): Item | null => {
     const item = offerOf(buy)?.item;
     return item ? { ...item, name: buy.item, section: buy.section } : null;

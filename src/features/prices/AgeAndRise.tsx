@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import { riseOf } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/measure';
-import { currentOffers, isStale, knownOn } from '@/core/prices';
+import { isStale, knownOn, offerAt } from '@/core/prices';
 import type { Project } from '@/core/project';
 import { shownPlan, usePlanAndMoney } from '@/planning';
 import { Band, Words } from '@/ui';
@@ -16,9 +16,8 @@ export const AgeAndRise = ({ desk, project }: { desk: Desk; project: Project }) 
   const { plan, money } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
   if (!shown || shown.buys.length === 0) return null;
-  const byKey = new Map(currentOffers(book).map((offer) => [offer.key, offer]));
   const dates = shown.buys.map(({ offerKey }) => {
-    const offer = byKey.get(offerKey.replace(/\/for\/[^/]*$/, ''));
+    const offer = offerAt(book, offerKey);
     return offer ? knownOn(offer, book) : null;
   });
   const old = dates.filter((date) => isStale(date, today, staleAfter)).length;

@@ -1,7 +1,15 @@
 import { lazy, Suspense, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDay } from '@/core/measure';
-import { allCompared, currentOffers, historiesOf, newestOf, seriesOf, type Offer } from '@/core/prices';
+import {
+  allCompared,
+  currentOffers,
+  historiesOf,
+  newestOf,
+  offerAt,
+  seriesOf,
+  type Offer,
+} from '@/core/prices';
 import type { Price } from '@/core/project';
 import { newId, notify } from '@/data';
 import { Band, Button, Detail, Row, Stamp, Words } from '@/ui';
@@ -29,8 +37,7 @@ export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => 
   const { book, currency, unit, runOnBook, undo } = desk;
   const [width, setWidth] = useState(0);
   // The offer as it is now: it may have been changed while it is open. Dressed wood is told by what it is made from.
-  const key = opened.key.replace(/\/for\/[^/]*$/, '');
-  const offer = currentOffers(book).find((candidate) => candidate.key === key) ?? opened;
+  const offer = offerAt(book, opened.key) ?? opened;
   const newest = newestOf(offer);
   const seen = [...(historiesOf(book).get(offer.key) ?? [])].reverse();
   const series = currentOffers(book)

@@ -1,6 +1,6 @@
 import { parseCount, parseLength, parseTag, type LengthUnit, type Micros } from '@/core/measure';
 import { withUnit } from '@/core/formats';
-import { amountOf, currentOffers, doubtOf, newestOf, type Doubt, type Offer } from '@/core/prices';
+import { amountOf, comparedBy, doubtOf, newestOf, offerAt, type Doubt, type Offer } from '@/core/prices';
 import { itemKey, itemName, tagName, type Item, type Price, type PriceUnit } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import type { Desk } from './desk';
@@ -40,7 +40,6 @@ export interface Visit {
 /** What the projects need at a store, in the order of their parts: every size that was seen there, or one for what never was. */
 export const asksOf = (desk: Desk, storeId: string): Ask[] => {
   const asks = new Map<string, Ask>();
-  const offers = new Map(currentOffers(desk.book).map((offer) => [offer.key, offer]));
   for (const need of desk.needs) {
     const names = need.parts.map(({ name }) => name);
     const here = need.offers
@@ -48,7 +47,7 @@ export const asksOf = (desk: Desk, storeId: string): Ask[] => {
       .sort((a, b) => a.length - b.length || a.pack - b.pack);
     for (const { key } of here) {
       // Wood that is planed from rough is asked for as it lies in the store.
-      const offer = offers.get(key.replace(/\/for\/[^/]*$/, ''));
+      const offer = offerAt(desk.book, key);
       if (offer) add({ key: keyOf(offer.item, offer), item: offer.item, last: offer, for: names });
     }
     if (here.length === 0) {
@@ -104,8 +103,7 @@ export const blankEntry = ({ item, last }: Ask, unit: LengthUnit): Entry => {
 export const unitsFor = ({ item, last }: Ask, unit: LengthUnit): PriceUnit[] => {
   const held = last ? newestOf(last).unit : null;
   if (item.kind === 'hardware') return [held ?? 'pack'];
-  const by: PriceUnit = item.kind === 'sheet' ? (unit === 'in' ? 'sqft' : 'm2') : unit === 'in' ? 'ft' : 'm';
-  return [...new Set<PriceUnit>(['each', by, ...(held ? [held] : [])])];
+  return [...new Set<PriceUnit>(['each', comparedBy(item.kind, unit), ...(held ? [held] : [])])];
 };
 
 /** The last tag's price, in its own unit; null: never seen here. */
