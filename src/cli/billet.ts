@@ -4,7 +4,7 @@ import { planText, planToJson, readPlan } from '@/core/formats';
 import { againstProject, bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan';
 import type { Problem } from '@/core/result';
 import { readArguments, USAGE, type Arguments } from './arguments';
-import { inputOf, readGiven, readText, type Given } from './files';
+import { inputOf, nameOf, readGiven, readText, type Given } from './files';
 
 const BAD_INPUT = 2;
 const NO_PLAN = 1;
@@ -33,7 +33,7 @@ const plan = async (given: Given, { json }: Arguments): Promise<number> => {
 
 const check = (given: Given, file: string): number => {
   const content = readText(file);
-  const read = content.ok ? readPlan(content.value, file.split(/[\\/]/).pop() ?? file) : content;
+  const read = content.ok ? readPlan(content.value, nameOf(file)) : content;
   if (!read.ok) return tellFaults(read.problems);
   const faults = checkPlan(read.value, againstProject(given.project, given.book, given.owned));
   for (const { place, sentence } of faults) process.stdout.write(`${place}: ${sentence}\n`);

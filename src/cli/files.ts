@@ -15,17 +15,16 @@ export interface Given {
 }
 
 /** Names of files as faults tell them: without the folders. */
-const nameOf = (file: string): string => file.split(/[\\/]/).pop() ?? file;
+export const nameOf = (file: string): string => file.split(/[\\/]/).pop() ?? file;
 
-const text = (file: string): Result<string> => {
+/** What a file holds; a fault where it cannot be read. */
+export const readText = (file: string): Result<string> => {
   try {
     return { ok: true, value: readFileSync(file, 'utf8') };
   } catch {
     return { ok: false, problems: [{ code: 'file', place: nameOf(file), sentence: 'this file cannot be read; is its name right?' }] }; // prettier-ignore
   }
 };
-
-export const readText = text;
 
 const counter = (prefix: string) => {
   let last = 0;
@@ -41,20 +40,20 @@ const DEFAULTS = '{}';
 export const readGiven = (given: Arguments): Result<Given> => {
   if (given.project !== null) {
     const file = given.project;
-    const read = then(text(file), (content) => readProjectFile(content, nameOf(file)));
+    const read = then(readText(file), (content) => readProjectFile(content, nameOf(file)));
     return read.ok ? { ok: true, value: { ...read.value, owned: [], timeLimit: 10 } } : read;
   }
-  const settings = then(given.settings === null ? { ok: true, value: DEFAULTS } : text(given.settings), (content) =>
+  const settings = then(given.settings === null ? { ok: true, value: DEFAULTS } : readText(given.settings), (content) =>
     readSettings(content, nameOf(given.settings ?? 'settings.json')),
   ); // prettier-ignore
   const unit = settings.ok ? settings.value.unit : 'in';
-  const parts = then(text(given.parts ?? ''), (content) =>
+  const parts = then(readText(given.parts ?? ''), (content) =>
     readParts(content, nameOf(given.parts ?? ''), unit, counter('part')),
   );
-  const prices = then(text(given.prices ?? ''), (content) =>
+  const prices = then(readText(given.prices ?? ''), (content) =>
     readPrices(content, nameOf(given.prices ?? ''), unit),
   );
-  const owned = given.owned === null ? { ok: true as const, value: [] } : then(text(given.owned), (content) =>
+  const owned = given.owned === null ? { ok: true as const, value: [] } : then(readText(given.owned), (content) =>
     readOwned(content, nameOf(given.owned ?? ''), unit),
   ); // prettier-ignore
   const problems: Problem[] = [parts, prices, owned, settings].flatMap((result) => (result.ok ? [] : result.problems)); // prettier-ignore

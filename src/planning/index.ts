@@ -65,10 +65,8 @@ const askedOf = (project: Project, book: Book): Asked => ({ project, book, input
 
 /** What a plan is checked against: of the prices, those that it may rest on. */
 const againstOf = ({ project, book, input }: Asked): CheckAgainst => {
-  const prices = new Set(input.offers.flatMap(({ tiers }) => tiers.map(({ price }) => price)));
-  const ids = new Set([...prices].map(({ id }) => id));
-  const used = Object.fromEntries(Object.entries(book.prices).filter(([id]) => ids.has(id)));
-  return againstProject(project, { ...book, prices: used });
+  const used = input.offers.flatMap(({ tiers }) => tiers.map(({ price }) => [price.id, price] as const));
+  return againstProject(project, { ...book, prices: Object.fromEntries(used) });
 };
 
 /** What is asked of the planner. A change is on screen first, and is asked right after. */

@@ -1,6 +1,6 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
-import { toMm } from '../measure';
-import { storeToJson, type Book, type JsonMeasure, type JsonPrice, type JsonStore, type Measure, type Price } from '../project'; // prettier-ignore
+import { MICROS } from '../measure';
+import { measureToJson, storeToJson, type Book, type JsonMeasure, type JsonPrice, type JsonStore, type Measure, type Price } from '../project'; // prettier-ignore
 
 /**
  * A price book as columns: one list for each field, what repeats (items, notes) told once and pointed at. Lengths of
@@ -45,8 +45,7 @@ const numbering = <T>(keyOf: (thing: T) => string) => {
   };
 };
 
-const measureOut = (measure: Measure | null): JsonMeasure | null =>
-  measure && { text: measure.text, mm: toMm(measure.ticks) };
+const measureOut = (measure: Measure | null): JsonMeasure | null => measure && measureToJson(measure);
 
 const columnsOf = (book: Book): Columns => {
   const items = numbering<Price['item']>(
@@ -62,7 +61,7 @@ const columnsOf = (book: Book): Columns => {
     if (weight || rough || extra)
       rest[index] = {
         ...(weight ? { weight } : {}),
-        ...(rough ? { rough: { ...rough, planing: measureOut(rough.planing) as JsonMeasure } } : {}),
+        ...(rough ? { rough: { ...rough, planing: measureToJson(rough.planing) } } : {}),
         ...(extra ? { extra } : {}),
       };
   });
@@ -102,7 +101,7 @@ const recordsOf = (columns: Columns): { stores: JsonStore[]; prices: JsonPrice[]
       id,
       storeId: columns.stores[columns.store[index] ?? -1]?.id,
       item: columns.items[columns.item[index] ?? -1],
-      price: (columns.price[index] ?? NaN) / 1e6,
+      price: (columns.price[index] ?? NaN) / MICROS,
       unit: text(columns.unit[index]),
       pack: columns.pack[index],
       minQty: columns.minQty[index],

@@ -1,9 +1,8 @@
 import type { LengthUnit } from '../measure';
-import { emptyStore, type Book, type Price, type Store } from '../project';
+import type { Book, Price, Store } from '../project';
 import { weigh, type Change, type Meaning } from '../prices';
 import type { Problem, Result } from '../result';
-import { nameKey } from '../wood';
-import { readPriceSheet, type PriceRow, type SheetReading } from './pricesCsv';
+import { readPriceSheet, storesByName, type PriceRow, type SheetReading } from './pricesCsv';
 
 /** One row of a sheet, weighed against the book. */
 export interface PreviewRow extends Change {
@@ -65,21 +64,11 @@ const withStores = (
   book: Book,
   { currency, today, newId }: PreviewOptions,
 ): { rows: Named[]; stores: Store[] } => {
-  const known = new Map(
-    Object.values(book.stores)
-      .filter((store) => store.currency === currency)
-      .map((store) => [nameKey(store.name), store]),
-  );
-  const stores: Store[] = [];
+  const { storeOf, added } = storesByName(book, currency, newId);
   return {
-    stores,
+    stores: added,
     rows: rows.map(({ line, store: name, price }) => {
-      const key = nameKey(name);
-      const held = known.get(key) ?? emptyStore(newId(), name.trim().replace(/\s+/g, ' '), currency);
-      if (!known.has(key)) {
-        known.set(key, held);
-        stores.push(held);
-      }
+      const held = storeOf(name);
       return {
         line,
         store: held.name,

@@ -2,7 +2,6 @@ import { MICROS, parseCount, parseDecimal, parseTag, type LengthUnit } from '../
 import { amountOf, observationKey } from '../prices';
 import {
   emptyStore,
-  itemName,
   type Book,
   type Item,
   type Kind,
@@ -12,9 +11,10 @@ import {
   type Rough,
   type Store,
 } from '../project';
-import { nameKey, parseSection, parseThickness, thicknessName } from '../wood';
+import { nameKey } from '../wood';
 import type { Problem, Result } from '../result';
-import { rowReader } from './rowReader';
+import { ITEM_KINDS, readItem } from './readItem';
+import { rowReader, type RowReader } from './rowReader';
 import { readTable, unknownCells, writeTable, type TableRow } from './table';
 import { withUnit } from './partsCsv';
 
@@ -34,7 +34,6 @@ const COLUMNS = [
   'date',
 ] as const;
 const UNITS: readonly PriceUnit[] = ['each', 'ft', 'm', 'bf', 'sqft', 'm2', 'm3', 'pack'];
-const KINDS: readonly Kind[] = ['board', 'sheet', 'hardware'];
 
 /** Columns of our own, beside those of the contract: written only where a price has what they tell. */
 const OWN_COLUMNS = [
@@ -101,44 +100,19 @@ export const readPriceSheet = (
   return { ok: true, value: sheet };
 };
 
-type Reader = ReturnType<typeof rowReader>;
-
 /** What a row is the price of. Rows of one thing share it: a long sheet has far fewer things than rows. */
-const sharedItem = (reader: Reader, kind: Kind, items: Map<string, Item>): Item => {
-  const { cell, faults } = reader;
+const sharedItem = (reader: RowReader, kind: Kind, items: Map<string, Item>): Item => {
+  const { cell, fault, faults } = reader;
   const key = [kind, cell('item'), cell('section'), cell('length'), cell('width'), cell('material')].join(
     '|',
   );
   const held = items.get(key);
   if (held) return held;
   const item = readItem(reader, kind);
+  if (kind !== 'hardware' && item.material.includes('|'))
+    fault('material', `"${item.material}" is more than one material; a price is for one`);
   if (faults.length === 0) items.set(key, item);
   return item;
-};
-
-const readItem = ({ cell, fault, read, length }: Reader, kind: Kind): Item => {
-  const item: Item = {
-    kind,
-    name: cell('item'),
-    section: '',
-    length: null,
-    width: null,
-    material: cell('material').replace(/\s+/g, ' '),
-  };
-  if (kind === 'hardware') {
-    if (item.name === '') fault('item', 'the item is missing; hardware is found by it');
-    return item;
-  }
-  if (cell('section') === '')
-    fault('section', 'the section is missing; write one such as 2x4, 30x90mm, or 18mm for a sheet');
-  else if (kind === 'board') item.section = read('section', parseSection(cell('section')))?.name ?? '';
-  else item.section = thicknessName(read('section', parseThickness(cell('section'))) ?? 0);
-  item.length = length('length');
-  if (kind === 'sheet') item.width = length('width');
-  if (item.material === '') fault('material', 'the material is missing; write one such as stud or birch ply');
-  if (item.material.includes('|'))
-    fault('material', `"${item.material}" is more than one material; a price is for one`);
-  return item.name === '' ? { ...item, name: itemName(item) } : item;
 };
 
 const readPrice = (
@@ -155,7 +129,7 @@ const readPrice = (
 
   const store = cell('store') || (reading?.store ?? '');
   if (store === '') fault('store', 'the store is missing');
-  const kind = oneOf('kind', KINDS, 'board');
+  const kind = oneOf('kind', ITEM_KINDS, 'board');
   const item = sharedItem(reader, kind, items);
   if (cell('price') === '') fault('price', 'the price is missing');
   // A sheet of another make may write the currency with its prices.
@@ -233,6 +207,29 @@ export const isDate = (text: string): boolean => {
   return date.getUTCMonth() === month - 1 && date.getUTCDate() === day;
 };
 
+/** Stores of the book in a currency by their names; one that is not there is made, and is among `added`. */
+export const storesByName = (
+  book: Book,
+  currency: string,
+  newId: () => string,
+): { storeOf: (name: string) => Store; added: Store[] } => {
+  const known = new Map(
+    Object.values(book.stores)
+      .filter((store) => store.currency === currency)
+      .map((store) => [nameKey(store.name), store]),
+  );
+  const added: Store[] = [];
+  const storeOf = (name: string): Store => {
+    const held = known.get(nameKey(name));
+    if (held) return held;
+    const made = emptyStore(newId(), name.trim().replace(/\s+/g, ' '), currency);
+    known.set(nameKey(name), made);
+    added.push(made);
+    return made;
+  };
+  return { storeOf, added };
+};
+
 /**
  * What taking rows into the book would add: prices that are not there yet, and stores not known in `currency`.
  * A row without a date is taken as seen on `undated`.
@@ -244,21 +241,11 @@ export const rowsForBook = (
   newId: () => string,
   undated: string | null = null,
 ): { prices: Price[]; stores: Store[]; known: number } => {
-  const stores = new Map(
-    Object.values(book.stores)
-      .filter((store) => store.currency === currency)
-      .map((store) => [nameKey(store.name), store]),
-  );
-  const added: Store[] = [];
+  const { storeOf, added } = storesByName(book, currency, newId);
   const held = new Set(Object.values(book.prices).map(observationKey));
   const prices: Price[] = [];
   for (const { store: name, price } of rows) {
-    const store =
-      stores.get(nameKey(name)) ?? emptyStore(newId(), name.trim().replace(/\s+/g, ' '), currency);
-    if (!stores.has(nameKey(name))) {
-      stores.set(nameKey(name), store);
-      added.push(store);
-    }
+    const store = storeOf(name);
     const asWritten: Price = { ...price, id: newId(), storeId: store.id };
     const observation: Price = { ...asWritten, date: price.date ?? undated };
     if (held.has(observationKey(asWritten)) || held.has(observationKey(observation))) continue;

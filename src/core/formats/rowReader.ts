@@ -35,3 +35,5 @@ export const rowReader = ({ line, cells }: TableRow, file: string, unit: LengthU
   };
   return { faults, cell, fault, read, oneOf, length, lengthOrZero };
 };
+
+export type RowReader = ReturnType<typeof rowReader>;

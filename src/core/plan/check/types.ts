@@ -1,35 +1,17 @@
-import type { Micros, Minor, Ticks } from '../../measure';
+import type { Minor, Ticks } from '../../measure';
 import type { Item, PlanSettings, Price, ResolvedPart, Store } from '../../project';
-
-type Point = [x: Ticks, y: Ticks];
+import type { Buy, Plan, Point } from '../types';
 
 /** What of a plan is checked; a plan, or what was read from plan.json. Lengths in ticks. */
-export interface PlanToCheck {
-  status: 'proved' | 'bounded' | 'infeasible';
-  total: Minor;
-  lowerBound: Minor;
-  goods: Minor;
-  tax: Minor;
-  trips: Minor;
-  shipping: Minor;
+export interface PlanToCheck extends Pick<
+  Plan,
+  'status' | 'total' | 'lowerBound' | 'goods' | 'tax' | 'trips' | 'shipping'
+> {
   buys: BuyToCheck[];
   layouts: LayoutToCheck[];
 }
 
-export interface BuyToCheck {
-  store: string;
-  item: string;
-  kind: 'board' | 'sheet' | 'hardware';
-  section: string;
-  length: Ticks;
-  width: Ticks;
-  material: string;
-  pack: number;
-  qty: number;
-  unitPrice: Micros;
-  cost: Micros;
-  spare: number;
-}
+export type BuyToCheck = Omit<Buy, 'offerKey' | 'storeId' | 'paid'>;
 
 export interface LayoutToCheck {
   count: number;
