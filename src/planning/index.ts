@@ -1,19 +1,19 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
 import {
   againstProject,
-  isWithinRules,
   planInput,
   type CheckAgainst,
   type Plan,
   type PlanInput,
+  type Progress,
 } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Planner } from './plan.worker';
-import { prove } from './prove';
+import { prove, type Proof } from './prove';
 
 let planner: Remote<Planner> | null = null;
 
@@ -23,37 +23,69 @@ const remote = (): Remote<Planner> => {
   return planner;
 };
 
-/**
- * The plan of a project, made in the worker and kept by its input: null before the first is there. While a
- * newer one is made, the last is given, with `isStale`. A first plan is there at once; the best one follows it.
- */
-export const usePlan = (project: Project, book: Book): { plan: Plan | null; isStale: boolean } => {
+/** The plan of a project as it stands. */
+export interface PlanView {
+  /** Null before the first is there. While a newer one is made, the last is given, with `isStale`. */
+  plan: Plan | null;
+  isStale: boolean;
+  /** What is being done to find a cheaper one; null: nothing any more. */
+  doing: Progress['doing'] | null;
+  /** Ends the search; the best so far stays. */
+  stop: () => void;
+}
+
+const proofs = new Map<string, Proof>();
+
+/** The plan of a project, made in workers and kept by its input: a first one at once, then better ones as they are found. */
+export const usePlan = (project: Project, book: Book): PlanView => {
   const asked = useAsked(project, book);
+  const client = useQueryClient();
+  const print = fingerprint(asked.input);
   const { data, isPlaceholderData } = useQuery({
-    queryKey: ['plan', project.id, fingerprint(asked.input)],
+    queryKey: ['plan', project.id, print],
     queryFn: () => remote().firstPlan(asked.input, againstOf(asked)),
     placeholderData: (last: Plan | undefined, query) =>
       query?.queryKey[1] === project.id ? last : undefined,
-    staleTime: Infinity,
-    gcTime: 5 * 60 * 1000,
-    networkMode: 'always',
-    structuralSharing: false,
+    ...KEPT,
   });
   const isBehind = asked.project !== project || asked.book !== book;
   const isFirst = data !== undefined && !isBehind && !isPlaceholderData;
-  const { data: best } = useQuery({
-    queryKey: ['best plan', project.id, fingerprint(asked.input)],
-    enabled: isFirst && data.status === 'bounded' && isWithinRules(asked.input),
-    queryFn: ({ signal }) => prove(asked.input, againstOf(asked), signal),
-    staleTime: Infinity,
-    gcTime: 5 * 60 * 1000,
-    networkMode: 'always',
-    structuralSharing: false,
+  const isOpen = isFirst && data.status === 'bounded' && data.total > 0;
+  const { data: best, isFetching } = useQuery({
+    queryKey: ['best plan', project.id, print],
+    enabled: isOpen,
+    queryFn: ({ signal }) => {
+      const proof = prove(asked.input, againstOf(asked), signal, (progress) =>
+        client.setQueryData(['progress', project.id, print], progress),
+      );
+      proofs.set(print, proof);
+      return proof.plan.finally(() => proofs.delete(print));
+    },
+    ...KEPT,
     retry: false,
   });
-  const isBest = isFirst && best !== undefined && best.status !== 'infeasible';
-  return { plan: isBest ? best : (data ?? null), isStale: isBehind || isPlaceholderData };
+  const { data: progress } = useQuery<Progress | null>({
+    queryKey: ['progress', project.id, print],
+    queryFn: () => null,
+    enabled: false,
+    ...KEPT,
+  });
+  const better = best ?? progress?.plan;
+  const isBetter = isFirst && better !== undefined && better.status !== 'infeasible';
+  return {
+    plan: isBetter ? better : (data ?? null),
+    isStale: isBehind || isPlaceholderData,
+    doing: isOpen && isFetching ? (progress?.doing ?? 'bound') : null,
+    stop: () => proofs.get(print)?.stop(),
+  };
 };
+
+const KEPT = {
+  staleTime: Infinity,
+  gcTime: 5 * 60 * 1000,
+  networkMode: 'always',
+  structuralSharing: false,
+} as const;
 
 interface Asked {
   project: Project;
@@ -137,9 +169,7 @@ export const usePlanDifference = (projects: Project[], book: Book, next: Book | 
       }
       return sum;
     },
-    staleTime: Infinity,
-    networkMode: 'always',
-    structuralSharing: false,
+    ...KEPT,
   });
   return data ?? null;
 };
@@ -150,21 +180,17 @@ export const useByHand = (project: Project, book: Book): Minor | null => {
   const { data } = useQuery({
     queryKey: ['by hand', project.id, fingerprint(input)],
     queryFn: () => remote().byHand(input),
-    staleTime: Infinity,
-    networkMode: 'always',
-    structuralSharing: false,
+    ...KEPT,
   });
   return data ?? null;
 };
 
 /** A project's plan and its money. */
-export const usePlanAndMoney = (
-  project: Project,
-  book: Book,
-): { plan: Plan | null; isStale: boolean; money: ProjectMoney } => {
-  const { plan, isStale } = usePlan(project, book);
+export const usePlanAndMoney = (project: Project, book: Book): PlanView & { money: ProjectMoney } => {
+  const view = usePlan(project, book);
+  const { plan } = view;
   const money = useMemo(() => projectMoney(project, book, plan), [project, book, plan]);
-  return { plan, isStale, money };
+  return { ...view, money };
 };
 
 /** The plan to show: of what cannot all be made, the plan for the rest. */

@@ -2,10 +2,11 @@ import { toMicros, toMinor, type Micros } from '../measure';
 import { tierFor } from '../prices';
 import { itemKey } from '../project';
 import { pocketFactor, taxAt, type Purchases } from './buying';
-import { drawBoard, drawSheet } from './draw';
+import type { FilledPanel } from './cutting';
+import { drawBoard } from './drawBoard';
+import { drawPanel } from './drawPanel';
 import type { PlanInput, StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
-import type { FilledSheet } from './packSheets';
 import { withSpares } from './spares';
 import type { Stock } from './stock';
 import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
@@ -13,7 +14,7 @@ import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
 /** What a planner decides: what is cut from what, and what is bought. */
 export interface Basket {
   boards: FilledBoard[];
-  sheets: FilledSheet[];
+  panels: FilledPanel[];
   purchases: Purchases[];
 }
 
@@ -148,17 +149,17 @@ const sourcesOf = (
 
 const layoutsOf = (
   input: PlanInput,
-  { boards, sheets, purchases }: Basket,
+  { boards, panels, purchases }: Basket,
 ): { layouts: Layout[]; short: Short[] } => {
   const next = sourcesOf(input, purchases);
   const layouts = new Map<string, Layout>();
   const short = new Map<string, Short>();
   const drawn = [
-    ...boards.map((board) => ({ kind: 'board' as const, stock: board.stock, part: board.pieces[0]?.part, ...drawBoard(board, input.settings) })),
-    ...sheets.map((sheet) => ({ kind: 'sheet' as const, stock: sheet.stock, part: sheet.rows[0]?.pieces[0]?.part, ...drawSheet(sheet, input.settings) })),
+    ...boards.map((board) => ({ stock: board.stock, ...drawBoard(board, input.settings) })),
+    ...panels.map((panel) => ({ stock: panel.stock, ...drawPanel(panel, input.settings) })),
   ]; // prettier-ignore
-  for (const { kind, stock, part, pieces, cuts, offcuts, short: shorts } of drawn) {
-    if (!part) continue;
+  for (const { stock, pieces, cuts, offcuts, short: shorts } of drawn) {
+    const { kind } = stock;
     const item = stock.offers[0]?.item ?? null;
     const pile = stock.owned[0];
     const section = item?.section ?? pile?.section ?? '';

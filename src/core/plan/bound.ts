@@ -1,23 +1,20 @@
-import { fits, type Offer } from '../prices';
 import type { ResolvedPart } from '../project';
 import { meanLength, nameKey } from '../wood';
+import { serves, supplyOf } from './cuttable';
+import { panelRoom, waysOn } from './cutting';
 import { toMinor, type Micros, type Minor } from '../measure';
 import { till, type Till } from './buying';
 import type { Owned, PlanInput } from './input';
-import { sheetRoom } from './packSheets';
-import { room } from './packBoards';
 
 /**
  * A sum that no plan can go below, simple and safe: every piece pays at least its share of the best-priced
- * board per length (sheet per area, pack per piece), less what owned stock could at most replace, plus the
- * cheapest trip where anything must be bought.
+ * board or sheet by face (pack by piece), less what owned stock could at most replace, plus the cheapest trip
+ * where anything must be bought.
  *
- * A board of room L holds pieces with sum(length + kerf) <= L + kerf; nested slants count their mean length,
- * and a piece may come out short by its slack.
+ * A face L x W holds pieces with sum((length + kerf)(width + kerf)) <= (L + kerf)(W + kerf); nested slants count
+ * their mean length, and a piece may come out short by its slack.
  */
 export const lowerBound = (input: PlanInput): Minor => {
-  // A ripped board may be cheaper than any of the section: nothing simple is known then.
-  if (input.settings.tools?.includes('table-saw')) return 0;
   const tillOf = till(input.stores, input.settings);
   const shares = poolsFor(input.parts).map((pool) => poolBound(pool, input, tillOf));
   const goods = shares.reduce((sum, share) => sum + share, 0);
@@ -40,42 +37,42 @@ const poolsFor = (parts: ResolvedPart[]): ResolvedPart[][] => {
 };
 
 const poolBound = (parts: ResolvedPart[], input: PlanInput, tillOf: Till): Micros => {
+  const { settings } = input;
+  const kerf = settings.kerf.ticks;
   let sum = 0;
   let dearest = 0;
   const owned = new Set<Owned>();
   for (const part of parts) {
-    const least = Math.min(
-      ...input.offers.filter((offer) => fits(part, offer)).map((offer) => perUnit(offer)),
-    );
+    let least = Infinity;
+    for (const offer of input.offers) {
+      if (!serves(part, offer, settings)) continue;
+      const holds = part.kind === 'hardware' ? 1 : capacity({ ...offer, kind: part.kind });
+      if (holds > 0) least = Math.min(least, (tillOf.leastPerPiece(offer) * sizeOn(part, offer)) / holds);
+    }
     if (least === Infinity) continue;
-    sum += part.count * sizeOf(part) * least;
-    dearest = Math.max(dearest, least);
-    for (const pile of input.owned) if (fits(part, { ...pile, item: pile })) owned.add(pile);
+    sum += part.count * least;
+    for (const pile of input.owned)
+      if (serves(part, supplyOf(pile), settings)) {
+        owned.add(pile);
+        dearest = Math.max(dearest, least / sizeOn(part, pile));
+      }
   }
-  const replaced = [...owned].reduce((total, pile) => total + pile.count * capacity(pile.kind, pile), 0);
+  const replaced = [...owned].reduce((total, pile) => total + pile.count * capacity(pile), 0);
   return Math.max(0, sum - replaced * dearest);
 
-  function capacity(kind: ResolvedPart['kind'], stock: { length: number; width: number }): number {
-    if (kind === 'hardware') return 1;
-    if (kind === 'board') return room(stock.length, input.settings) + input.settings.kerf.ticks;
-    const face = sheetRoom(stock, input.settings);
-    return face.length * face.width;
+  function capacity(stock: { kind: ResolvedPart['kind']; length: number; width: number }): number {
+    if (stock.kind === 'hardware') return 1;
+    const face = panelRoom({ ...stock, kind: stock.kind }, settings);
+    return (face.length + kerf) * (face.width + kerf);
   }
 
-  function perUnit(offer: Offer): number {
-    const holds = capacity(offer.item.kind, offer);
-    return holds > 0 ? tillOf.leastPerPiece(offer) / holds : Infinity;
-  }
-
-  function sizeOf(part: ResolvedPart): number {
+  /** What a part takes at the least of the face of a stock that serves it. */
+  function sizeOn(part: ResolvedPart, stock: { thickness: number; width: number }): number {
     if (part.kind === 'hardware') return 1;
-    if (part.kind === 'board')
-      return Math.max(
-        0,
-        meanLength(part.ends, part.length, part.thickness, part.width) -
-          part.shortOk +
-          input.settings.kerf.ticks,
-      );
-    return Math.max(0, part.length - part.shortOk) * Math.max(0, part.width - part.shortOk);
+    if (part.kind === 'sheet')
+      return Math.max(0, part.length - part.shortOk + kerf) * Math.max(0, part.width - part.shortOk + kerf);
+    const held = meanLength(part.ends, part.length, part.thickness, part.width) - part.shortOk + kerf;
+    const [leaf] = waysOn(part, { ...stock, kind: 'board' }, settings);
+    return Math.max(0, held) * ((leaf?.across.full ?? 0) + kerf);
   }
 };

@@ -1,10 +1,10 @@
 import { nameKey } from '../wood';
 import { assemble, type Basket } from './assemble';
 import { buyPieces, till, type Till } from './buying';
+import { useOf } from './cuttable';
 import type { PlanInput } from './input';
 import { bestFitDecreasing, boardPieces } from './packBoards';
-import { rowByRow, sheetPieces, TURNINGS } from './packSheets';
-import { materialsFor } from './problems';
+import { rowByRow, TURNINGS } from './packPanels';
 import { buyStocks, stocksOf, type Stock } from './stock';
 import type { Plan } from './types';
 
@@ -22,12 +22,13 @@ export const byHandPlan = (input: PlanInput): Plan | null => {
 
 const atOneStore = (input: PlanInput): Plan | null => {
   const tillOf = till(input.stores, input.settings);
-  const basket: Basket = { boards: [], sheets: [], purchases: [] };
+  const stocks = stocksOf(input, tillOf);
+  const basket: Basket = { boards: [], panels: [], purchases: [] };
   for (const parts of groupsOf(input)) {
-    const way = inOneLength(parts, input, tillOf);
+    const way = inOneLength(parts, input, stocks, tillOf);
     if (!way) return null;
     basket.boards.push(...way.boards);
-    basket.sheets.push(...way.sheets);
+    basket.panels.push(...way.panels);
     basket.purchases.push(...way.purchases);
   }
   return assemble(input, basket);
@@ -44,7 +45,7 @@ const groupsOf = ({ parts }: PlanInput): PlanInput['parts'][] => {
   return [...groups.values()];
 };
 
-const inOneLength = (parts: PlanInput['parts'], input: PlanInput, tillOf: Till): (Basket & { cost: number }) | null => {
+const inOneLength = (parts: PlanInput['parts'], input: PlanInput, stocks: Stock[], tillOf: Till): (Basket & { cost: number }) | null => {
   const [first] = parts;
   if (!first) return null;
   if (first.kind === 'hardware') {
@@ -53,18 +54,16 @@ const inOneLength = (parts: PlanInput['parts'], input: PlanInput, tillOf: Till):
     const wanted = parts.reduce((sum, { count }) => sum + count, 0) - held.reduce((sum, { count }) => sum + count, 0);
     const sold = input.offers.filter(({ item, name }) => item.kind === 'hardware' && isIt(name));
     const bought = buyPieces(wanted, sold, tillOf);
-    return bought && { boards: [], sheets: [], ...bought };
+    return bought && { boards: [], panels: [], ...bought };
   }
-  const kind = first.kind;
   let best: (Basket & { cost: number }) | null = null;
-  for (const material of materialsFor(first, input))
-    for (const stock of stocksOf(kind, first.thickness, kind === 'board' ? first.width : null, material, input, tillOf)) {
-      const boards = kind === 'board' ? bestFitDecreasing(boardPieces(parts, input.settings), stock, input.settings) : [];
-      const sheets = kind === 'sheet' ? TURNINGS.map((turning) => rowByRow(sheetPieces(parts, turning), stock, input.settings)).find((rows) => rows !== null) : [];
-      if (!boards || !sheets) continue;
-      const counts = new Map<Stock, number>([[stock, boards.length + sheets.length]]);
-      const bought = buyStocks(counts, tillOf);
-      if (bought && bought.cost < (best?.cost ?? Infinity)) best = { boards, sheets, ...bought };
-    }
+  for (const stock of stocks) {
+    if (parts.some((part) => useOf(part, stock, input.settings) !== (part.kind === 'sheet' ? 'panel' : 'crosscut'))) continue;
+    const boards = first.kind === 'board' ? bestFitDecreasing(boardPieces(parts, input.settings), stock, input.settings) : [];
+    const panels = first.kind === 'sheet' ? TURNINGS.map((turning) => rowByRow(parts, turning, stock, input.settings)).find((rows) => rows !== null) : [];
+    if (!boards || !panels) continue;
+    const bought = buyStocks(new Map([[stock, boards.length + panels.length]]), tillOf);
+    if (bought && bought.cost < (best?.cost ?? Infinity)) best = { boards, panels, ...bought };
+  }
   return best;
 }; // prettier-ignore

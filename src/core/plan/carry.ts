@@ -27,7 +27,10 @@ export const carriable = (offers: Offer[], stores: StoreTerms[], settings: PlanS
  * The one cut that the store makes so that a board or sheet can be carried: clean through, between pieces, and both
  * halves fit. Null where there is none.
  */
-export const storeCutOf = (layout: Layout, settings: PlanSettings): Cut | null => {
+export const storeCutOf = (
+  layout: Pick<Layout, 'kind' | 'length' | 'width' | 'pieces' | 'cuts'>,
+  settings: PlanSettings,
+): Cut | null => {
   const kerf = settings.kerf.ticks;
   const isClear = ({ kind, at }: Cut) =>
     layout.pieces.every(({ outline }) => {

@@ -4,10 +4,12 @@ import { assemble, type Basket } from './assemble';
 import { lowerBound } from './bound';
 import { buyPieces, till, type Purchases } from './buying';
 import { carriable, fitsInCar, storeCutOf } from './carry';
+import { serves } from './cuttable';
 import type { Offer } from '../prices';
 import type { PlanInput } from './input';
 import { choosePools, packPool } from './pools';
 import { findProblems, thing } from './problems';
+import { buyStocks, countStocks, stocksOf } from './stock';
 import type { Plan, PlanProblem } from './types';
 
 /**
@@ -16,15 +18,36 @@ import type { Plan, PlanProblem } from './types';
  * `bounded`, and no plan under planner.md's rules costs less than `lowerBound`. Where something cannot be made,
  * `infeasible`, with the reasons, and in `rest` a plan for what can.
  */
-export const firstPlan = (input: PlanInput): Plan => {
+export const firstPlan = (input: PlanInput): Plan => firstBasket(input).plan;
+
+export interface FirstPlan {
+  plan: Plan;
+  /** What it decides; null where not everything can be made. */
+  basket: Basket | null;
+  /** The input with those offers alone that some part can be made of, and that can come home. */
+  input: PlanInput;
+}
+
+/** A first plan with what it decides. */
+export const firstBasket = (given: PlanInput): FirstPlan => {
+  const input = { ...given, offers: relevant(given) };
   const carried = { ...input, offers: carriable(input.offers, input.stores, input.settings) };
-  const plan = planFrom(carried);
-  if (isCarried(plan, input.settings)) return plan;
+  const first = planFrom(carried);
+  if (isCarried(first.plan, input.settings)) return { ...first, input: carried };
   // A board cannot be sawn at the store between its pieces: then without the boards that are too long.
   const isShort = (offer: Offer) => offer.item.kind === 'hardware' || fitsInCar(offer, input.settings);
   const short = planFrom({ ...carried, offers: carried.offers.filter(isShort) });
-  if (short.status !== 'infeasible' || plan.status === 'infeasible') return short;
-  return infeasible(input, [tooLongToCarry(plan, input)]);
+  if (short.plan.status !== 'infeasible' || first.plan.status === 'infeasible')
+    return { ...short, input: carried };
+  return { input: carried, plan: infeasible(input, [tooLongToCarry(first.plan, input)]), basket: null };
+};
+
+/** The offers that some part can be made of. */
+const relevant = ({ parts, offers, settings }: PlanInput): Offer[] => {
+  const kinds = new Map<string, ResolvedPart>();
+  for (const part of parts)
+    kinds.set(`${part.kind}:${part.thickness}x${part.kind === 'board' ? part.width : ''}:${part.materials.join('|')}:${part.item}`, part); // prettier-ignore
+  return offers.filter((offer) => [...kinds.values()].some((part) => serves(part, offer, settings)));
 };
 
 const tooLongToCarry = (plan: Plan, { settings }: PlanInput): PlanProblem => {
@@ -41,25 +64,35 @@ const tooLongToCarry = (plan: Plan, { settings }: PlanInput): PlanProblem => {
 };
 
 /** Whether everything that is too long for the car is sawn at the store first. */
-const isCarried = ({ layouts, rest }: Plan, settings: PlanSettings): boolean =>
+export const isCarried = ({ layouts, rest }: Plan, settings: PlanSettings): boolean =>
   (!rest || isCarried(rest, settings)) &&
   layouts.every(
     (layout) => 'owned' in layout.source || fitsInCar(layout, settings) || layout.storeCuts.length > 0,
   );
 
-const planFrom = (input: PlanInput): Plan => {
+const planFrom = (input: PlanInput): { plan: Plan; basket: Basket | null } => {
   const problems = [...input.problems, ...findProblems(input)];
   const makeable = without(input, problems);
   const basket = cheapestBasket(makeable);
-  if (basket && problems.length === 0) return planOf(makeable, basket);
-  if (basket) return infeasible(input, problems, planOf(makeable, basket));
+  const bounded = (of: PlanInput, made: Basket): Plan => {
+    const plan = planOf(of, made);
+    return { ...plan, lowerBound: Math.min(plan.total, lowerBound(of)) };
+  };
+  if (basket && problems.length === 0) return { plan: bounded(makeable, basket), basket };
+  if (basket) return { plan: infeasible(input, problems, bounded(makeable, basket)), basket: null };
   const soldOut = findSoldOut(makeable);
   const rest = without(makeable, soldOut);
   const restBasket = cheapestBasket(rest);
-  return infeasible(input, [...problems, ...soldOut], restBasket ? planOf(rest, restBasket) : undefined);
+  const plan = infeasible(
+    input,
+    [...problems, ...soldOut],
+    restBasket ? bounded(rest, restBasket) : undefined,
+  );
+  return { plan, basket: null };
 };
 
-const planOf = (input: PlanInput, basket: Basket): Plan => {
+/** A basket as a plan, with the cuts that the stores make. */
+export const planOf = (input: PlanInput, basket: Basket): Plan => {
   const plan = assemble(input, basket);
   const layouts = plan.layouts.map((layout) => {
     const isLong = !('owned' in layout.source) && !fitsInCar(layout, input.settings);
@@ -68,7 +101,7 @@ const planOf = (input: PlanInput, basket: Basket): Plan => {
     const cuts = layout.cuts.includes(cut) ? layout.cuts : [cut, ...layout.cuts];
     return { ...layout, cuts, storeCuts: [cut] };
   });
-  return { ...plan, layouts, lowerBound: Math.min(plan.total, lowerBound(input)) };
+  return { ...plan, layouts };
 };
 
 const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
@@ -118,17 +151,22 @@ const MOST_ALONE = 8;
 
 const basketFrom = (input: PlanInput): Basket | null => {
   const tillOf = till(input.stores, input.settings);
+  const stocks = stocksOf(input, tillOf);
   const cut = input.parts.filter(({ kind }) => kind !== 'hardware');
-  const pools = choosePools(cut, input, tillOf);
+  const pools = choosePools(cut, input, stocks, tillOf);
   if (!pools) return null;
-  const basket: Basket = { boards: [], sheets: [], purchases: [] };
+  const basket: Basket = { boards: [], panels: [], purchases: [] };
   for (const pool of pools) {
-    const packed = packPool(pool, input, tillOf);
+    const packed = packPool(pool, input, stocks, tillOf);
     if (!packed) return null;
     basket.boards.push(...packed.boards);
-    basket.sheets.push(...packed.sheets);
-    basket.purchases.push(...packed.purchases);
+    basket.panels.push(...packed.panels);
   }
+  // Pools may take from one pile: it is bought for all of them together.
+  const counts = countStocks([...basket.boards, ...basket.panels].map(({ stock }) => stock));
+  const wood = buyStocks(counts, tillOf);
+  if (!wood) return null;
+  basket.purchases.push(...wood.purchases);
   for (const { item, count } of hardwareOf(input.parts)) {
     const bought = buyHardware(item, count, input);
     if (!bought) return null;

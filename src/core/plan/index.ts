@@ -4,6 +4,6 @@ export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
 export { taxAt } from './buying';
-export { bestPlan, isWithinRules, type SolveProgram } from './exact';
-export { solverOf, type Highs } from './exact/highs';
+export { bestPlan, type Progress } from './exact';
+export { solverOf, type Highs, type Solver } from './exact/highs';
 export { thing } from './problems';

@@ -1,47 +1,65 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { reach } from '../wood';
+import { meanLength, reach, slantOffset } from '../wood';
 import type { Stock } from './stock';
 
-/** One piece to be cut: how far it reaches along a board, the kerf its slant asks for, how short it may come out. */
+/**
+ * One piece to be crosscut from a board of its own section. Slants across the face nest: such a piece holds its mean
+ * length, and all of one slant on a board together its offset once more, half at each end of their row (planner.md,
+ * rule 3).
+ */
 export interface BoardPiece {
   part: ResolvedPart;
-  reach: Ticks;
+  /** What it takes of a board: the length it holds, and the kerf of its cut. */
+  size: Ticks;
   kerf: Ticks;
   slack: Ticks;
+  /** The offset of its two slanted ends; 0: it does not nest. */
+  slant: Ticks;
 }
 
-/** A board with its pieces in the order in which they lie. */
+/** A board with the pieces that are cut from it. */
 export interface FilledBoard {
   stock: Stock;
   pieces: BoardPiece[];
-  /** Pieces and the kerfs between them. */
+  /** What the pieces take, a kerf for each: the board has room for one kerf more than it is long. */
   used: Ticks;
   slack: Ticks;
 }
+
+/** How a part lies on a board of its own section. */
+export const boardPiece = (part: ResolvedPart, settings: PlanSettings): BoardPiece => {
+  const { ends, length, thickness, width } = part;
+  const angle = ends.shape === 'square' ? 0 : (ends.angle * Math.PI) / 180;
+  const kerf = Math.ceil(settings.kerf.ticks / Math.cos(angle));
+  const nests = (ends.shape === 'mitre' || ends.shape === 'parallel') && ends.across === 'face';
+  const held = nests ? meanLength(ends, length, thickness, width) : reach(ends, length, thickness, width);
+  return {
+    part,
+    size: held + kerf,
+    kerf,
+    slack: part.shortOk,
+    slant: nests ? slantOffset(ends, width) : 0,
+  };
+};
 
 /** The pieces of board parts, one for each that is built, longest first. */
 export const boardPieces = (parts: ResolvedPart[], settings: PlanSettings): BoardPiece[] =>
   parts
     .flatMap((part): BoardPiece[] => {
-      const angle = part.ends.shape === 'square' ? 0 : (part.ends.angle * Math.PI) / 180;
-      const piece = {
-        part,
-        reach: reach(part.ends, part.length, part.thickness, part.width),
-        kerf: Math.ceil(settings.kerf.ticks / Math.cos(angle)),
-        slack: part.shortOk,
-      };
+      const piece = boardPiece(part, settings);
       return Array.from({ length: part.count }, () => piece);
     })
-    .sort((a, b) => b.reach - a.reach);
+    .sort((a, b) => b.size + b.slant - a.size - a.slant);
 
-/** What a board has room for: its length less what is trimmed from both ends. */
-export const room = (length: Ticks, settings: PlanSettings): Ticks => length - 2 * settings.endTrim.ticks;
+/** What pieces with their kerfs may come to on a board: its length less the trim of both ends, and one kerf. */
+export const room = (length: Ticks, settings: PlanSettings): Ticks =>
+  length - 2 * settings.endTrim.ticks + settings.kerf.ticks;
 
-/** The length used once `piece` lies behind those on the board, a kerf between. */
+/** The length used once `piece` lies with those on the board. */
 const usedWith = ({ pieces, used }: FilledBoard, piece: BoardPiece): Ticks => {
-  const last = pieces.at(-1);
-  return used + piece.reach + (last ? Math.max(last.kerf, piece.kerf) : 0);
+  const isNew = piece.slant > 0 && !pieces.some(({ slant }) => slant === piece.slant);
+  return used + piece.size + (isNew ? piece.slant : 0);
 };
 
 const withPiece = (board: FilledBoard, piece: BoardPiece): FilledBoard => ({
@@ -53,6 +71,10 @@ const withPiece = (board: FilledBoard, piece: BoardPiece): FilledBoard => ({
 
 const empty = (stock: Stock): FilledBoard => ({ stock, pieces: [], used: 0, slack: 0 });
 
+/** A board with these pieces, whether or not they fit. */
+export const filledWith = (stock: Stock, pieces: BoardPiece[]): FilledBoard =>
+  pieces.reduce(withPiece, empty(stock));
+
 /**
  * Best-fit decreasing on boards of one length: each piece, longest first, goes on the board that it leaves the
  * least of. Null where a piece is longer than the board.
@@ -63,20 +85,23 @@ export const bestFitDecreasing = (
   settings: PlanSettings,
 ): FilledBoard[] | null => {
   const boards: FilledBoard[] = [];
+  const space = room(stock.length, settings);
   for (const piece of pieces) {
-    const space = room(stock.length, settings);
-    let best = -1;
+    let best: FilledBoard | null = null;
     let bestUsed = -1;
-    for (const [index, board] of boards.entries()) {
+    for (const board of boards) {
       const used = usedWith(board, piece);
       if (used - board.slack - piece.slack > space || used <= bestUsed) continue;
-      best = index;
+      best = board;
       bestUsed = used;
     }
-    const next = withPiece(boards[best] ?? empty(stock), piece);
-    if (next.used - next.slack > space) return null;
-    if (best < 0) boards.push(next);
-    else boards[best] = next;
+    const board = best ?? empty(stock);
+    const used = usedWith(board, piece);
+    if (used - board.slack - piece.slack > space) return null;
+    board.used = used;
+    board.slack += piece.slack;
+    board.pieces.push(piece);
+    if (!best) boards.push(board);
   }
   return boards;
 };
@@ -99,7 +124,7 @@ export const cheapestYield = (
       const price = (owned.get(stock) ?? 0) > 0 ? 0 : stock.price;
       const filled = fill(left, stock, settings);
       if (filled.board.pieces.length === 0 || price === Infinity) continue;
-      const yielded = filled.board.pieces.reduce((sum, piece) => sum + piece.reach, 0);
+      const yielded = filled.board.pieces.reduce((sum, { size, kerf }) => sum + size - kerf, 0);
       const score = (price + 1) / yielded;
       if (!best || score < best.score) best = { ...filled, score };
     }
@@ -117,11 +142,17 @@ const fill = (
   settings: PlanSettings,
 ): { board: FilledBoard; rest: BoardPiece[] } => {
   const space = room(stock.length, settings);
-  let board = empty(stock);
+  const board = empty(stock);
   const rest: BoardPiece[] = [];
-  for (const piece of pieces)
-    if (usedWith(board, piece) - board.slack - piece.slack <= space) board = withPiece(board, piece);
-    else rest.push(piece);
+  for (const piece of pieces) {
+    const used = usedWith(board, piece);
+    if (used - board.slack - piece.slack > space) rest.push(piece);
+    else {
+      board.pieces.push(piece);
+      board.used = used;
+      board.slack += piece.slack;
+    }
+  }
   return { board, rest };
 };
 

@@ -1,11 +1,12 @@
 import type { ResolvedPart } from '../project';
 import { nameKey } from '../wood';
-import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
-import { rowByRow, sheetPieces, shrinkSheets, TURNINGS, type FilledSheet } from './packSheets';
-import { buyStocks, stocksOf, type Stock } from './stock';
-import type { Purchases, Till } from './buying';
-import { materialsFor } from './problems';
+import { canRip, materialsFor, useOf } from './cuttable';
+import type { FilledPanel } from './cutting';
 import type { PlanInput } from './input';
+import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
+import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
+import { buyStocks, countStocks, type Stock } from './stock';
+import type { Till } from './buying';
 
 /** Parts of one section or sheet thickness that are made of one material, cut from the same stocks. */
 export interface Pool {
@@ -13,13 +14,12 @@ export interface Pool {
   material: string;
 }
 
-/** A pool, packed and bought. */
+/** A pool, packed. */
 export interface PackedPool {
   boards: FilledBoard[];
-  sheets: FilledSheet[];
-  purchases: Purchases[];
+  panels: FilledPanel[];
+  /** What it costs if nothing else is bought. */
   cost: number;
-  counts: Map<Stock, number>;
 }
 
 /**
@@ -27,12 +27,17 @@ export interface PackedPool {
  * and take the one in which they cost least by themselves. Then parts of one section and material are pooled.
  * Null where some cannot be made.
  */
-export const choosePools = (parts: ResolvedPart[], input: PlanInput, till: Till): Pool[] | null => {
+export const choosePools = (
+  parts: ResolvedPart[],
+  input: PlanInput,
+  stocks: Stock[],
+  till: Till,
+): Pool[] | null => {
   const pools = new Map<string, Pool>();
   for (const bucket of groupBy(parts, bucketKey)) {
-    const chosen = cheapestMaterial(bucket, input, till);
+    const chosen = cheapestMaterial(bucket, input, stocks, till);
     // No single material makes them all: let each part find its own.
-    const choices = chosen === null ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, till) })) : [{ parts: bucket, material: chosen }]; // prettier-ignore
+    const choices = chosen === null ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, stocks, till) })) : [{ parts: bucket, material: chosen }]; // prettier-ignore
     for (const choice of choices) {
       const first = choice.parts[0];
       if (choice.material === null || !first) return null;
@@ -52,63 +57,71 @@ const bucketKey = (part: ResolvedPart): string =>
 
 const groupBy = <T>(list: T[], key: (entry: T) => string): T[][] => {
   const groups = new Map<string, T[]>();
-  for (const entry of list) groups.set(key(entry), [...(groups.get(key(entry)) ?? []), entry]);
+  for (const entry of list) {
+    const group = groups.get(key(entry));
+    if (group) group.push(entry);
+    else groups.set(key(entry), [entry]);
+  }
   return [...groups.values()];
 };
 
-const cheapestMaterial = (parts: ResolvedPart[], input: PlanInput, till: Till): string | null => {
+const cheapestMaterial = (
+  parts: ResolvedPart[],
+  input: PlanInput,
+  stocks: Stock[],
+  till: Till,
+): string | null => {
   const first = parts[0];
   const materials = first ? materialsFor(first, input) : [];
   if (materials.length === 1 && materials[0] !== undefined) return materials[0];
   let best: { material: string; cost: number } | null = null;
   for (const material of materials) {
-    const cost = packPool({ parts, material }, input, till)?.cost ?? Infinity;
+    const cost = packPool({ parts, material }, input, stocks, till)?.cost ?? Infinity;
     if (cost < (best?.cost ?? Infinity)) best = { material, cost };
   }
   return best?.material ?? null;
 };
 
 /** The cheapest of several ways to fill boards or sheets with a pool's parts. Null where none holds them all. */
-export const packPool = (pool: Pool, input: PlanInput, till: Till): PackedPool | null => {
-  const first = pool.parts[0];
+export const packPool = (pool: Pool, input: PlanInput, all: Stock[], till: Till): PackedPool | null => {
+  const [first] = pool.parts;
   if (!first || first.kind === 'hardware') return null;
-  const stocks = stocksOf(
-    first.kind,
-    first.thickness,
-    first.kind === 'board' ? first.width : null,
-    pool.material,
-    input,
-    till,
-  );
-  const ways =
-    first.kind === 'board' ? boardWays(pool.parts, stocks, input) : sheetWays(pool.parts, stocks, input);
+  const own = all.filter(({ kind, material }) => kind === first.kind && material === pool.material);
   let best: PackedPool | null = null;
-  for (const { boards, sheets } of ways) {
-    const counts = new Map<Stock, number>();
-    for (const { stock } of [...boards, ...sheets]) counts.set(stock, (counts.get(stock) ?? 0) + 1);
-    const bought = buyStocks(counts, till);
-    if (bought && bought.cost < (best?.cost ?? Infinity)) best = { boards, sheets, counts, ...bought };
+  for (const way of [...boardWays(pool.parts, own, input), ...panelWays(pool.parts, own, input)]) {
+    const bought = buyStocks(countStocks([...way.boards, ...way.panels].map(({ stock }) => stock)), till);
+    if (bought && bought.cost < (best?.cost ?? Infinity)) best = { ...way, cost: bought.cost };
   }
   return best;
 };
 
-type Way = Pick<PackedPool, 'boards' | 'sheets'>;
+type Way = Pick<PackedPool, 'boards' | 'panels'>;
 
-const boardWays = (parts: ResolvedPart[], stocks: Stock[], { settings }: PlanInput): Way[] => {
+const boardWays = (parts: ResolvedPart[], all: Stock[], { settings }: PlanInput): Way[] => {
+  const [first] = parts;
+  const stocks = all.filter((stock) => first && useOf(first, stock, settings) === 'crosscut');
+  if (stocks.length === 0) return [];
   const pieces = boardPieces(parts, settings);
   const ways = stocks.map((stock) => bestFitDecreasing(pieces, stock, settings));
   const mixed = cheapestYield(pieces, stocks, settings);
   return [...ways, mixed]
     .filter((boards) => boards !== null)
     .flatMap((boards) => [boards, shrink(boards, stocks, settings)])
-    .map((boards) => ({ boards, sheets: [] }));
+    .map((boards) => ({ boards, panels: [] }));
 };
 
-const sheetWays = (parts: ResolvedPart[], stocks: Stock[], { settings }: PlanInput): Way[] =>
-  TURNINGS.flatMap((turning) => {
-    const pieces = sheetPieces(parts, turning);
-    return stocks.map((stock) => rowByRow(pieces, stock, settings));
-  })
-    .filter((sheets) => sheets !== null)
-    .flatMap((sheets) => [sheets, shrinkSheets(sheets, stocks, settings)])
-    .map((sheets) => ({ boards: [], sheets }));
+/** Sheets, and boards that are ripped: of each thickness by itself. */
+const panelWays = (parts: ResolvedPart[], all: Stock[], { settings }: PlanInput): Way[] => {
+  const [first] = parts;
+  if (first?.kind === 'board' && !canRip(settings)) return [];
+  const stocks = all.filter((stock) => first && useOf(first, stock, settings) === 'panel');
+  const turnings = first?.kind === 'sheet' ? TURNINGS : TURNINGS.slice(0, 1);
+  return turnings
+    .flatMap((turning) => stocks.map((stock) => rowByRow(parts, turning, stock, settings)))
+    .filter((panels) => panels !== null)
+    .flatMap((panels) => {
+      const alike = stocks.filter(({ thickness }) => thickness === panels[0]?.stock.thickness);
+      return [panels, shrinkPanels(panels, alike, settings)];
+    })
+    .map((panels) => ({ boards: [], panels }));
+};

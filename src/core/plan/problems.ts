@@ -1,31 +1,19 @@
 import { formatLength } from '../measure';
-import { fits } from '../prices';
 import type { ResolvedPart } from '../project';
-import { nameKey, reach, thicknessName } from '../wood';
+import { reach, thicknessName } from '../wood';
+import { serves, supplyOf, type Supply } from './cuttable';
+import { panelRoom } from './cutting';
 import type { PlanInput } from './input';
-import { sheetRoom } from './packSheets';
 import type { PlanProblem } from './types';
-
-/** A thing on sale or owned, as far as fitting goes. */
-interface Supply {
-  name: string;
-  thickness: number;
-  width: number;
-  length: number;
-  item: { kind: ResolvedPart['kind']; material: string };
-}
 
 /** The parts that nothing on sale or owned can make, and why; each sentence says what would help. */
 export const findProblems = (input: PlanInput): PlanProblem[] => {
-  const supplies: Supply[] = [
-    ...input.offers,
-    ...input.owned.map((pile) => ({ ...pile, item: { kind: pile.kind, material: pile.material } })),
-  ];
+  const supplies: Supply[] = [...input.offers, ...input.owned.map(supplyOf)];
   return input.parts.flatMap(
     (part) =>
       problemOf(
         part,
-        supplies.filter((supply) => fits(part, supply)),
+        supplies.filter((supply) => serves(part, supply, input.settings)),
         input,
       ) ?? [],
   );
@@ -54,7 +42,7 @@ const problemOf = (part: ResolvedPart, supplies: Supply[], input: PlanInput): Pl
     );
   }
   const fitting = supplies.some((supply) => {
-    const face = sheetRoom(supply, settings);
+    const face = panelRoom({ kind: 'sheet', ...supply }, settings);
     const given = part.length <= face.length && part.width <= face.width;
     return given || (part.grain === 'any' && part.width <= face.length && part.length <= face.width);
   });
@@ -72,13 +60,4 @@ export const thing = (part: ResolvedPart): string => {
   if (part.kind === 'hardware') return part.item;
   const name = part.section?.name ?? `${thicknessName(part.thickness)} sheet`;
   return part.materials.length === 0 ? name : `${name} ${part.materials.join(' or ')}`;
-};
-
-/** The materials, by name key, in which a part can be had at all. */
-export const materialsFor = (part: ResolvedPart, input: PlanInput): string[] => {
-  const names = [
-    ...input.offers.filter((offer) => fits(part, offer)).map(({ item }) => item.material),
-    ...input.owned.filter((pile) => fits(part, { ...pile, item: pile })).map(({ material }) => material),
-  ];
-  return [...new Set(names.map(nameKey))].sort();
 };

@@ -4,10 +4,14 @@ import type { Offer } from '../prices';
 import type { Owned, PlanInput } from './input';
 import { buyPieces, type Purchases, type Till } from './buying';
 
-/** Boards or sheets of one size: all that is owned and offered of it. */
+/** Boards or sheets of one size and material: all that is owned and offered of it. */
 export interface Stock {
-  length: Ticks;
+  kind: 'board' | 'sheet';
+  thickness: Ticks;
   width: Ticks;
+  length: Ticks;
+  /** Its name key. */
+  material: string;
   owned: Owned[];
   ownedCount: number;
   offers: Offer[];
@@ -15,42 +19,32 @@ export interface Stock {
   price: Micros;
 }
 
-/** The sizes to be had of one section (or sheet thickness) and material, longest first. */
-export const stocksOf = (
-  kind: 'board' | 'sheet',
-  thickness: Ticks,
-  width: Ticks | null,
-  material: string,
-  { offers, owned }: Pick<PlanInput, 'offers' | 'owned'>,
-  { cost }: Till,
-): Stock[] => {
+/** All boards and sheets to be had, longest first: one entry for each size and material. */
+export const stocksOf = ({ offers, owned }: Pick<PlanInput, 'offers' | 'owned'>, { cost }: Till): Stock[] => {
   const stocks = new Map<string, Stock>();
-  const stockFor = (size: { length: Ticks; width: Ticks }): Stock => {
-    const key = `${size.length}x${size.width}`;
-    const stock = stocks.get(key) ?? { length: size.length, width: size.width, owned: [], ownedCount: 0, offers: [], price: Infinity }; // prettier-ignore
+  const stockFor = (kind: Stock['kind'], material: string, size: { thickness: Ticks; width: Ticks; length: Ticks }): Stock => {
+    const { thickness, width, length } = size;
+    const name = nameKey(material);
+    const key = `${kind}:${thickness}x${width}x${length}:${name}`;
+    const stock = stocks.get(key) ?? { kind, thickness, width, length, material: name, owned: [], ownedCount: 0, offers: [], price: Infinity };
     stocks.set(key, stock);
     return stock;
   };
-  const isOf = (size: { thickness: Ticks; width: Ticks }, of: { kind: string; material: string }) =>
-    of.kind === kind &&
-    size.thickness === thickness &&
-    (width === null || size.width === width) &&
-    nameKey(of.material) === nameKey(material);
   for (const offer of offers)
-    if (isOf(offer, offer.item)) {
-      const stock = stockFor(offer);
+    if (offer.item.kind !== 'hardware') {
+      const stock = stockFor(offer.item.kind, offer.item.material, offer);
       stock.offers.push(offer);
       const quantity = offer.tiers[0]?.minQty ?? 1;
       stock.price = Math.min(stock.price, (cost(offer, quantity) ?? Infinity) / quantity / offer.pack);
     }
   for (const pile of owned)
-    if (isOf(pile, pile)) {
-      const stock = stockFor(pile);
+    if (pile.kind !== 'hardware') {
+      const stock = stockFor(pile.kind, pile.material, pile);
       stock.owned.push(pile);
       stock.ownedCount += pile.count;
     }
   return [...stocks.values()].sort((a, b) => b.length - a.length || b.width - a.width);
-};
+}; // prettier-ignore
 
 /** What it costs to have so many of each stock, owned ones first. Null where they are not to be had. */
 export const buyStocks = (
@@ -65,4 +59,11 @@ export const buyStocks = (
     bought.cost += way.cost;
   }
   return bought;
+};
+
+/** How many of each stock are taken, all lists together. */
+export const countStocks = (stocks: Stock[]): Map<Stock, number> => {
+  const counts = new Map<Stock, number>();
+  for (const stock of stocks) counts.set(stock, (counts.get(stock) ?? 0) + 1);
+  return counts;
 };

@@ -40,20 +40,30 @@ export const checkLayout = (
     const box = boxOf(piece.outline);
     if (box.left < trim - NEAR || box.right > layout.length - trim + NEAR || box.bottom < across - NEAR || box.top > layout.width - across + NEAR)
       note(place, 'is not inside its board, or in the part of it that is trimmed off');
-    checkMaterial(layout, part, place, note);
-    if (!isOutlineOf(part, piece.outline)) note(place, 'has not the outline of the part');
+    checkMaterial(layout, part, settings, place, note);
+    if (!isOutlineOf(part, piece.outline, layout)) note(place, 'has not the outline of the part');
   }
+  const section = layout.kind === 'board' ? parseSection(layout.section, 'mm') : null;
+  if (section?.ok && section.value.width !== layout.width) note(layout.section, 'is drawn in another width than it has');
   if (layout.pieces.length > 1) checkApart(layout, settings.kerf.ticks, note);
 }; // prettier-ignore
 
-const checkMaterial = (layout: LayoutToCheck, part: ResolvedPart, place: string, note: Note): void => {
+const checkMaterial = (
+  layout: LayoutToCheck,
+  part: ResolvedPart,
+  settings: PlanSettings,
+  place: string,
+  note: Note,
+): void => {
   if (part.materials.length > 0 && !part.materials.some((name) => nameKey(name) === nameKey(layout.material)))
     note(place, `may not be of ${layout.material}`);
   if (part.kind !== layout.kind) return note(place, `is a ${part.kind}, and is cut from a ${layout.kind}`);
   if (layout.kind === 'board') {
     const section = parseSection(layout.section, 'mm');
-    if (!section.ok || section.value.thickness !== part.thickness || section.value.width !== part.width)
-      note(place, `is not of the section ${layout.section}`);
+    const across = acrossOf(part, layout);
+    if (!section.ok || across === null) note(place, `is not of the section ${layout.section}`);
+    else if (across < section.value.width && !settings.tools?.includes('table-saw'))
+      note(place, `has to be ripped from ${layout.section}, and there is no table saw`);
   } else {
     const thickness = parseThickness(layout.section, 'in');
     if (!thickness.ok || thickness.value !== part.thickness) note(place, `is not ${layout.section} thick`);
@@ -61,7 +71,7 @@ const checkMaterial = (layout: LayoutToCheck, part: ResolvedPart, place: string,
 };
 
 /** Whether corners are those of the part, turned or flipped as it may be, and short by no more than it may be. */
-const isOutlineOf = (part: ResolvedPart, outline: Point[]): boolean => {
+const isOutlineOf = (part: ResolvedPart, outline: Point[], layout: LayoutToCheck): boolean => {
   if (outline.length !== 4) return false;
   const box = boxOf(outline);
   const [along, high] = [box.right - box.left, box.top - box.bottom];
@@ -72,13 +82,15 @@ const isOutlineOf = (part: ResolvedPart, outline: Point[]): boolean => {
     const isTurned = part.grain === 'any' && isLength(along, part.width) && isLength(high, part.length);
     return isRectangle(outline) && (isStraight || isTurned);
   }
-  if (!isNear(high, part.width)) return false;
+  const across = acrossOf(part, layout);
+  if (across === null || !isNear(high, across)) return false;
   const { ends } = part;
   if (ends.shape === 'square') return isRectangle(outline) && isLength(along, part.length);
   const side = ends.across === 'edge' ? part.thickness : part.width;
   const offset = side * Math.tan((ends.angle * Math.PI) / 180);
   const reach = part.length + (ends.shape === 'parallel' ? offset : 0);
-  if (ends.across === 'edge') return isRectangle(outline) && isLength(along, reach);
+  // A slant that is not seen on this side of the board: drawn as the rectangle of the full length.
+  if (ends.across === 'edge' || across !== part.width) return isRectangle(outline) && isLength(along, reach);
   const [low, up] = [edgeAt(outline, box.bottom), edgeAt(outline, box.top)];
   if (!low || !up) return false;
   const [left, right] = [up.left - low.left, up.right - low.right];
@@ -87,6 +99,18 @@ const isOutlineOf = (part: ResolvedPart, outline: Point[]): boolean => {
   if (ends.shape === 'parallel') return isNear(Math.abs(left), offset) && isNear(left, right);
   if (ends.shape === 'mitre') return isNear(Math.abs(left), offset) && isNear(left, -right);
   return (isNear(Math.abs(left), offset) && isNear(right, 0)) || (isNear(left, 0) && isNear(Math.abs(right), offset)); // prettier-ignore
+};
+
+/**
+ * How wide a part lies on a board: its own width on its own section; ripped from a board as thick as one of its sides, its
+ * other side. Null where it cannot be made of such a board: thickness is never sawn again.
+ */
+const acrossOf = (part: ResolvedPart, layout: LayoutToCheck): Ticks | null => {
+  const section = parseSection(layout.section, 'mm');
+  if (!section.ok) return null;
+  const { thickness, width } = section.value;
+  const across = thickness === part.thickness ? part.width : thickness === part.width ? part.thickness : null;
+  return across !== null && across <= width ? across : null;
 };
 
 const isRectangle = (outline: Point[]): boolean => {
@@ -104,7 +128,7 @@ const edgeAt = (outline: Point[], y: Ticks): { left: number; right: number } | n
 const checkApart = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
   const isRow = layout.pieces.every(({ outline }) => {
     const box = boxOf(outline);
-    return isNear(box.bottom, 0) && isNear(box.top, layout.width);
+    return isNear(box.bottom, 0) && isNear(box.top, layout.width) && layout.kind === 'board';
   });
   if (isRow) return checkRow(layout, kerf, note);
   if (!canPart(layout.pieces.map(({ outline }) => boxOf(outline)), kerf))

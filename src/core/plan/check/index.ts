@@ -89,7 +89,8 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
   const most = settings.maxCarryLength?.ticks ?? Infinity;
   const widest = settings.maxCarryWidth?.ticks ?? Infinity;
   const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
-  for (const { source, length, width, storeCuts } of plan.layouts) {
+  for (const layout of plan.layouts) {
+    const { source, length, width, storeCuts } = layout;
     if ('owned' in source || goes(length, width)) continue;
     const store = stores.find(({ name }) => nameKey(name) === nameKey(source.store));
     const [cut] = storeCuts;
@@ -100,6 +101,27 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
       (cut.kind === 'crosscut'
         ? goes(cut.at, width) && goes(length - cut.at - kerf, width)
         : goes(length, cut.at) && goes(length, width - cut.at - kerf));
+    if (cut && !isClear(cut, layout, kerf))
+      note(`${source.item} of ${source.store}`, 'is sawn at the store through a piece');
     if (!fits) note(`${source.item} of ${source.store}`, 'does not go in the car, and is not sawn at the store so that it would'); // prettier-ignore
   }
 };
+
+/** A tick or two of rounding. */
+const NEAR = 3;
+
+/** Whether a cut falls between pieces; beside a slanted end it is sawn at that slant. */
+const isClear = (
+  { kind, at }: { kind: 'crosscut' | 'rip'; at: number },
+  { pieces }: LayoutToCheck,
+  kerf: number,
+): boolean =>
+  pieces.every(({ outline }) => {
+    const sides = outline.map(([x, y]) => (kind === 'crosscut' ? x : y)).sort((a, b) => a - b);
+    const [first = 0, second = 0, third = 0, last = 0] = sides;
+    if (last <= at + NEAR || first >= at + kerf - NEAR) return true;
+    // The two corners of a slanted end lie on both sides of where it is sawn.
+    const beyond = second - first > NEAR && (first + second) / 2 >= at - (second - first);
+    const before = last - third > NEAR && (third + last) / 2 <= at + (last - third);
+    return beyond || before;
+  });

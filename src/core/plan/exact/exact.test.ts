@@ -1,22 +1,21 @@
+import { execFileSync } from 'node:child_process';
 import loadHighs from 'highs';
 import fc from 'fast-check';
 import { measure } from '../../project';
 import { faultsOf, fromCsv, type Case } from '../../testing';
 import { planInput } from '../input';
 import { bestPlan } from '.';
-import { solverOf, type Highs } from './highs';
-import { fullPatterns } from './patterns';
-import type { SolveProgram } from './types';
+import { solverOf, type Highs, type Solver } from './highs';
 import type { Plan } from '../types';
 
-let solve: SolveProgram;
+let solver: Solver;
 beforeAll(async () => {
-  solve = solverOf((await loadHighs()) as unknown as Highs);
+  solver = solverOf((await loadHighs()) as unknown as Highs);
 });
 
 const best = (given: Case, seconds = 20): Plan => {
   const { project, book } = fromCsv(given);
-  const plan = bestPlan(planInput(project, book), solve, seconds);
+  const plan = bestPlan(planInput(project, book), solver, seconds);
   expect(faultsOf(given, plan)).toEqual([]);
   return plan;
 };
@@ -66,11 +65,25 @@ describe('the whole purchase', () => {
     expect(spared.buys.some(({ kind, spare }) => kind === 'board' && spare > 0)).toBe(true);
   });
 
-  test('what it does not reckon with is never called proved', () => {
-    const slanted = { ...list, parts: list.parts.replace('item\na,,7,2x4,31,', 'item,ends\na,,7,2x4,31,,mitre 45') }; // prettier-ignore
-    expect(best(slanted).status).toBe('bounded');
-    expect(best({ ...list, settings: { ...list.settings, tools: ['table-saw'] } }).status).toBe('bounded');
-    expect(best({ ...list, settings: { ...list.settings, maxCarryLength: measure('100', 'in') } }).status).toBe('bounded'); // prettier-ignore
+  test('lengths that only another store has are looked at, though the first plan has no board of them', () => {
+    const given: Case = {
+      parts: 'part,qty,section,length\na,6,2x4,39',
+      prices: "store,section,length,material,price\nYard,2x4,8',stud,3.98\nMill,2x4,10',stud,2.98",
+      stores: { Mill: { trip: 400 } },
+    };
+    // Of 8 ft three boards; of 10 ft two, and the trip.
+    expect(best(given).total).toBe(2 * 298 + 400);
+    expect(best({ ...given, stores: { Mill: { trip: 700 } } }).total).toBe(3 * 398);
+  });
+
+  test('shipping that is free from a sum on: more is bought there where that is cheaper', () => {
+    const given: Case = {
+      parts: 'part,kind,qty,section,length,item\nB,hardware,4,,,brackets\nS,hardware,90,,,screws',
+      prices: 'store,item,kind,price,unit,pack\nPost,brackets,hardware,11,pack,1\nPost,screws,hardware,6.50,pack,100\nYard,screws,hardware,5,pack,100',
+      stores: { Post: { shipping: { fee: 895, freeFrom: 4900 } } },
+    }; // prettier-ignore
+    const plan = best(given);
+    expect([plan.status, plan.total, plan.shipping]).toEqual(['proved', 4400 + 650, 0]);
   });
 
   test('doubling all prices doubles the goods, and the order of rows does not matter', () => {
@@ -89,9 +102,15 @@ const caseOf = (list: { qty: number; eighths: number }[], more: string[] = []): 
   settings: { tax: 0.0825 },
 }); // prettier-ignore
 
+/** With the same seed each time; elsewhere than in CI with another one too. */
+const holds = <T>(property: fc.IProperty<T>, numRuns: number): void => {
+  fc.assert(property, { seed: 5, numRuns });
+  if (!process.env.CI) fc.assert(property, { numRuns: Math.ceil(numRuns / 3) });
+};
+
 describe('laws', () => {
   test('a plan is never above the first, never below its bound, and another offer never makes it dearer', () => {
-    fc.assert(
+    holds(
       fc.property(fc.array(demand, { minLength: 1, maxLength: 6 }), fc.integer({ min: 200, max: 700 }), (list, cents) => {
         const plan = best(caseOf(list));
         const more = best(caseOf(list, [`Mill,2x4,10',stud,${(cents / 100).toFixed(2)}`]));
@@ -99,29 +118,88 @@ describe('laws', () => {
         expect(more.total).toBeLessThanOrEqual(plan.total);
         expect(plan.lowerBound).toBe(plan.total);
       }),
-      { numRuns: 25 },
+      15,
     ); // prettier-ignore
   });
 
   test('boards cut up at random without waste: never more than those boards', () => {
     const piecesOf = (cuts: number[]): number[] => [...cuts, 2400].map((at, index) => at - (cuts[index - 1] ?? 0)).filter((length) => length > 0); // prettier-ignore
     const board = fc.uniqueArray(fc.integer({ min: 1, max: 23 }), { maxLength: 3 }).map((cuts) => piecesOf(cuts.map((cut) => cut * 100).sort((a, b) => a - b))); // prettier-ignore
-    fc.assert(
+    holds(
       fc.property(fc.array(board, { minLength: 1, maxLength: 5 }), (boards) => {
         const plan = best(lengths(boards.flat().map((length) => `1x${length}`).join(' '), 2400));
         expect([plan.status, plan.total]).toEqual(['proved', boards.length * 100]);
       }),
-      { numRuns: 25 },
+      15,
     ); // prettier-ignore
   });
 
-  test('full patterns hold no room for one piece more, and are all there: counted by hand', () => {
-    const type = (size: number, count: number) => ({ size, demand: count, pieces: [], materials: [] });
-    const stock = { stock: { length: 10, width: 1, owned: [], ownedCount: 0, offers: [], price: 1 }, material: 'pine', room: 10 }; // prettier-ignore
-    // Of 5 and 3 on 10: two fives; one five and one three; three threes.
-    expect(fullPatterns(stock, [type(5, 9), type(3, 9)], 100)?.map(({ counts }) => counts)).toEqual([[[0, 2]], [[0, 1], [1, 1]], [[1, 3]]]); // prettier-ignore
-    // With one five wanted, and two threes.
-    expect(fullPatterns(stock, [type(5, 1), type(3, 2)], 100)).toHaveLength(2);
-    expect(fullPatterns(stock, [type(5, 9), type(3, 9)], 2)).toBeNull();
+  const anyEnds = fc.constantFrom('square', 'mitre 45', 'parallel 22.5', 'one 30', 'mitre 30 edge');
+  const slanted = fc.record({ qty: fc.integer({ min: 1, max: 4 }), inches: fc.integer({ min: 9, max: 60 }), ends: anyEnds }); // prettier-ignore
+
+  test('a saw that rips, or pieces that may be short, never cost more; slants and strips are drawn as they can be sawn', () => {
+    holds(
+      fc.property(fc.array(slanted, { minLength: 1, maxLength: 4 }), fc.array(demand, { maxLength: 3 }), (list, strips) => {
+        const given: Case = {
+          parts: [
+            'part,qty,section,length,ends',
+            ...list.map(({ qty, inches, ends }, index) => `p${index},${qty},2x4,${inches},${ends}`),
+            ...strips.map(({ qty, eighths }, index) => `s${index},${qty},2x2,${eighths}/8,`),
+          ].join('\n'),
+          prices: "store,section,length,material,price\nYard,2x4,8',stud,3.98\nYard,2x4,12',stud,6.1\nYard,2x2,8',stud,2.6",
+        };
+        const plan = best(given, 3);
+        const saw = best({ ...given, settings: { tools: ['table-saw'] } }, 3);
+        const slack = best({ ...given, settings: { shortOk: measure('1/16', 'in') } }, 3);
+        expect(saw.lowerBound).toBeLessThanOrEqual(plan.total);
+        if (saw.status === 'proved' && plan.status === 'proved') expect(saw.total).toBeLessThanOrEqual(plan.total);
+        if (slack.status === 'proved') expect(slack.total).toBeLessThanOrEqual(plan.total);
+      }),
+      8,
+    ); // prettier-ignore
+  });
+
+  test('panels: what is drawn can be sawn, and no plan is below its bound', () => {
+    const panel = fc.record({ qty: fc.integer({ min: 1, max: 4 }), length: fc.integer({ min: 100, max: 1200 }), width: fc.integer({ min: 100, max: 1200 }), grain: fc.constantFrom('any', 'length') }); // prettier-ignore
+    holds(
+      fc.property(fc.array(panel, { minLength: 1, maxLength: 4 }), (list) => {
+        const plan = best({
+          unit: 'mm',
+          parts: ['part,kind,qty,section,length,width,grain', ...list.map(({ qty, length, width, grain }, index) => `p${index},sheet,${qty},18mm,${length},${width},${grain}`)].join('\n'),
+          prices: 'store,kind,section,length,width,material,price\nYard,sheet,18mm,2440,1220,ply,50\nYard,sheet,18mm,1220,1220,ply,28',
+          settings: { kerf: measure('3mm', 'mm'), sheetTrim: measure('5mm', 'mm') },
+        }, 2);
+        expect(plan.total).toBeGreaterThanOrEqual(plan.lowerBound);
+        expect(plan.status === 'proved').toBe(plan.total === plan.lowerBound);
+      }),
+      8,
+    ); // prettier-ignore
+  });
+
+  test('as cheap as a second solver finds it, given each board and each piece (GLPK)', () => {
+    const cases = fc.sample(fc.array(fc.record({ qty: fc.integer({ min: 1, max: 2 }), eighths: fc.integer({ min: 20 * 8, max: 90 * 8 }) }), { minLength: 1, maxLength: 3 }), { seed: 7, numRuns: 12 }); // prettier-ignore
+    const programs = cases.map((list) => assignment(list.map(({ qty, eighths }) => ({ qty, size: eighths })))); // prettier-ignore
+    const values = JSON.parse(execFileSync(process.execPath, ['scripts/second-solver.mjs'], { input: JSON.stringify(programs), encoding: 'utf8' })) as (number | null)[]; // prettier-ignore
+    expect(values).toHaveLength(cases.length);
+    cases.forEach((list, index) => expect(best({ ...caseOf(list), settings: {} }).total).toBe(Math.round(values[index] ?? NaN))); // prettier-ignore
   });
 });
+
+const STOCKS = [{ room: 96 * 8 + 1, cost: 398 }, { room: 144 * 8 + 1, cost: 560 }]; // prettier-ignore
+
+/** Every piece on one of as many boards of each length as there are pieces; lengths in eighths, a kerf of one. */
+const assignment = (list: { qty: number; size: number }[]) => {
+  const pieces = list.reduce((sum, { qty }) => sum + qty, 0);
+  const boards = STOCKS.flatMap((stock) => Array.from({ length: pieces }, () => stock));
+  const used = (board: number) => board;
+  const put = (type: number, board: number) => boards.length * (type + 1) + board;
+  return {
+    cost: [...boards.map(({ cost }) => cost), ...list.flatMap(() => boards.map(() => 0))],
+    whole: Array.from({ length: boards.length * (list.length + 1) }, (_, index) => index),
+    rows: [
+      ...list.map(({ qty }, type) => ({ terms: boards.map((_, board) => [put(type, board), 1]), lower: qty, upper: null })),
+      ...boards.map(({ room }, board) => ({ terms: [...list.map(({ size }, type) => [put(type, board), size + 1]), [used(board), -room]], lower: null, upper: 0 })),
+      ...boards.map((_, board) => ({ terms: [[used(board), 1]], lower: null, upper: 1 })),
+    ],
+  };
+}; // prettier-ignore

@@ -1,23 +1,155 @@
-import type { SolveProgram } from './types';
+import type { Program, Row } from './program';
 
-/** What of HiGHS is used: its one-shot solve of LP text. */
+/** What of HiGHS is used: models that are kept while they are changed. */
 export interface Highs {
-  solve: (
-    text: string,
-    options: { mip_rel_gap: number; mip_abs_gap: number; time_limit: number; random_seed?: number },
-  ) => { Status: string; ObjectiveValue: number; Columns: Record<string, { Primal?: number }> };
+  createModel: (data?: object) => HighsModel;
+  infinity?: number;
 }
 
-/** All sums are whole coins: a plan within nine tenths of one of the bound is the cheapest. */
-const WITHIN_A_COIN = 0.9;
+interface HighsModel {
+  options: { set: (values: Record<string, boolean | number | string>) => void };
+  info: { get: (name: string) => number | bigint };
+  run: (callbacks?: Record<number, (event: { data: CallbackData; interrupt?: () => void }) => undefined>) => { modelStatus: number };
+  getObjectiveValue: () => number;
+  getSolution: () => { colValue: Float64Array; rowDual: Float64Array };
+  setSolution: (solution: { colValue: number[] | Float64Array }) => unknown;
+  addCols: (columns: { cost: number[]; lower: number[]; upper: number[]; matrix: object }) => void;
+  changeRowBounds: (row: number, lower: number, upper: number) => void;
+  changeColBounds: (column: number, lower: number, upper: number) => void;
+  dispose: () => void;
+} // prettier-ignore
+
+interface CallbackData {
+  mip_dual_bound?: number;
+  mip_primal_bound?: number;
+  mip_solution?: Float64Array;
+}
+
+const OPTIMAL = 7;
+const INFEASIBLE = 8;
+const MIP_IMPROVING = 4;
+const MIP_INTERRUPT = 6;
+
+/** The best of a whole-numbered program that was found in the time, and what no solution can go below. */
+export interface MipResult {
+  values: Float64Array | null;
+  objective: number;
+  bound: number;
+  isInfeasible: boolean;
+}
+
+/** A linear program whose columns and bounds may be changed between solutions. */
+export interface Linear {
+  /** Null where it cannot be met. */
+  solve: () => { objective: number; values: Float64Array; duals: Float64Array } | null;
+  addColumns: (columns: { cost: number; terms: [row: number, value: number][] }[]) => void;
+  boundRow: (row: number, lower: number, upper: number) => void;
+  boundColumn: (column: number, lower: number, upper: number) => void;
+  end: () => void;
+}
+
+/** What the planner needs of a solver of linear and whole-numbered programs. */
+export interface Solver {
+  linear: (program: Program) => Linear;
+  /** `seconds` to stop after, `good` enough an objective to stop at once, `start` from a known solution, `target` to beat. */
+  mip: (program: Program, options: { seconds: number; good?: number; start?: number[]; gap?: number; onBound?: (bound: number) => void }) => MipResult;
+} // prettier-ignore
 
 /** A solver made of HiGHS. */
-export const solverOf =
-  (highs: Highs): SolveProgram =>
-  (text, seconds) => {
-    const solution = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: WITHIN_A_COIN, time_limit: seconds });
-    const isOptimal = solution.Status === 'Optimal';
-    if (!isOptimal && solution.Status !== 'Time limit reached') return null;
-    if (!Number.isFinite(solution.ObjectiveValue) || Object.keys(solution.Columns).length === 0) return null;
-    return { isOptimal, values: (name) => solution.Columns[name]?.Primal ?? 0 };
+export const solverOf = (highs: Highs): Solver => {
+  const infinity = highs.infinity ?? Infinity;
+  const finite = (value: number): number => (value === Infinity ? infinity : value === -Infinity ? -infinity : value);
+
+  const modelOf = (program: Program, isWhole: boolean): HighsModel => {
+    const model = highs.createModel({ ...dataOf(program, finite), ...(isWhole ? { integrality: Int32Array.from(program.whole, (whole) => (whole ? 1 : 0)) } : {}) });
+    model.options.set({ output_flag: false, random_seed: 1 });
+    return model;
   };
+
+  return {
+    linear: (program) => {
+      const model = modelOf(program, false);
+      return {
+        solve: () => {
+          const { modelStatus } = model.run();
+          if (modelStatus !== OPTIMAL) return null;
+          const { colValue, rowDual } = model.getSolution();
+          return { objective: model.getObjectiveValue(), values: colValue, duals: rowDual };
+        },
+        addColumns: (columns) => {
+          if (columns.length === 0) return;
+          const starts = [0];
+          const indices: number[] = [];
+          const values: number[] = [];
+          for (const { terms } of columns) {
+            for (const [row, value] of terms) {
+              indices.push(row);
+              values.push(value);
+            }
+            starts.push(indices.length);
+          }
+          model.addCols({
+            cost: columns.map(({ cost }) => cost), lower: columns.map(() => 0), upper: columns.map(() => infinity),
+            matrix: { format: 'csc', numRows: program.rows.length, numCols: columns.length, starts, indices, values },
+          });
+        },
+        boundRow: (row, lower, upper) => model.changeRowBounds(row, finite(lower), finite(upper)),
+        boundColumn: (column, lower, upper) => model.changeColBounds(column, finite(lower), finite(upper)),
+        end: () => model.dispose(),
+      };
+    },
+    mip: (program, { seconds, good = -Infinity, start, gap = 0, onBound }) => {
+      const model = modelOf(program, true);
+      try {
+        model.options.set({ time_limit: Math.max(0.02, seconds), mip_rel_gap: 0, mip_abs_gap: gap });
+        if (start) model.setSolution({ colValue: start });
+        let last = -Infinity;
+        const { modelStatus } = model.run({
+          [MIP_IMPROVING]: () => undefined,
+          [MIP_INTERRUPT]: ({ data, interrupt }) => {
+            const bound = data.mip_dual_bound ?? -Infinity;
+            if (bound > last) onBound?.((last = bound));
+            if ((data.mip_primal_bound ?? Infinity) <= good) interrupt?.();
+            return undefined;
+          },
+        });
+        const isInfeasible = modelStatus === INFEASIBLE;
+        const hasSolution = !isInfeasible && Number(model.info.get('primal_solution_status')) === 2;
+        const objective = hasSolution ? model.getObjectiveValue() : Infinity;
+        const bound = isInfeasible ? Infinity : Math.min(objective, Number(model.info.get('mip_dual_bound')));
+        return { values: hasSolution ? model.getSolution().colValue : null, objective, bound, isInfeasible };
+      } finally {
+        model.dispose();
+      }
+    },
+  };
+}; // prettier-ignore
+
+const dataOf = ({ cost, lower, upper, rows }: Program, finite: (value: number) => number) => {
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  for (const { terms } of rows) {
+    for (const [column, value] of merged(terms)) {
+      indices.push(column);
+      values.push(value);
+    }
+    starts.push(indices.length);
+  }
+  return {
+    numCols: cost.length,
+    numRows: rows.length,
+    colCost: Float64Array.from(cost),
+    colLower: Float64Array.from(lower, finite),
+    colUpper: Float64Array.from(upper, finite),
+    rowLower: Float64Array.from(rows, (row) => finite(row.lower)),
+    rowUpper: Float64Array.from(rows, (row) => finite(row.upper)),
+    matrix: { format: 'csr', numRows: rows.length, numCols: cost.length, starts, indices, values },
+  };
+};
+
+const merged = (terms: Row['terms']): Map<number, number> => {
+  const sums = new Map<number, number>();
+  for (const [column, value] of terms) sums.set(column, (sums.get(column) ?? 0) + value);
+  return sums;
+};

@@ -1,148 +1,139 @@
-import { nameKey } from '../../wood';
 import { assemble, type Basket } from '../assemble';
 import { lowerBound } from '../bound';
-import { till } from '../buying';
-import { fitsInCar } from '../carry';
-import { firstPlan } from '../firstPlan';
+import { firstBasket, isCarried, planOf } from '../firstPlan';
 import type { PlanInput } from '../input';
-import { boardPieces, room, type BoardPiece, type FilledBoard } from '../packBoards';
-import { materialsFor } from '../problems';
-import { stocksOf, type Stock } from '../stock';
 import type { Plan } from '../types';
-import { programText, type Program } from './model';
-import { fullPatterns } from './patterns';
-import type { Pattern, PatternStock, PieceType, SolveProgram } from './types';
+import { answererOf, type Answer, type Answerer } from './answer';
+import { basketOf, patternsOf, type Chosen } from './baskets';
+import type { Solver } from './highs';
+import { sharesOf } from './share';
+import { leastAtTill, modesOf, type Mode } from './till';
+import { closeAtTill } from './closing';
 
-export type { SolveProgram } from './types';
+/** How far the planner is. */
+export interface Progress {
+  /** The best so far, and what none can cost less than. */
+  plan: Plan;
+  doing: 'bound' | 'better' | 'proof';
+}
 
-/** More patterns than these are not all handed to the solver: then no proof is tried. */
-const MOST_PATTERNS = 4000;
+/** More different pieces than these are not reckoned with: the first plan stays. */
+const MOST_TYPES = 1500;
+
+/** A set of stores with what each share costs there. */
+interface Standing {
+  mode: Mode;
+  answers: Answer[];
+  /** Nothing is cheaper with these stores: told by the till, rounding and all. */
+  closed: number;
+  /** The cost at which its answers were last made a plan of. */
+  taken: number;
+}
 
 /**
- * The cheapest plan for boards that are crosscut and hardware, found over every full pattern of every stock in one
- * program with stores, packs, tiers and trips. `proved` where the solver closed it in the time and the rules that it
- * leaves out (slants that nest, ripping, sheets, the car) play no part; else the better of it and the first plan,
- * `bounded`.
+ * The cheapest plan (planner.md, the method). The purchase is parted into shares that have no board or offer in common; each
+ * is solved for the sets of stores that could still be cheapest, by column generation, a bound from whole purchases, and
+ * whole patterns. `proved` where no plan under the rules costs less; else `bounded`, and none costs less than
+ * `lowerBound`. `seconds` is when to stop; `tell` hears of the best so far.
  */
-export const bestPlan = (input: PlanInput, solve: SolveProgram, seconds: number): Plan => {
-  const first = firstPlan(input);
-  if (first.status === 'infeasible' || !isWithinRules(input)) return first;
-  const program = programOf(input);
-  if (!program) return first;
-  const { text, purchases } = programText(program);
-  const solved = solve(text, seconds);
-  if (!solved) return first;
-  const bought = new Map(purchases.map(({ name, offer }) => [name, { offer, quantity: Math.round(solved.values(name)) }])); // prettier-ignore
-  const basket: Basket = {
-    boards: boardsOf(program, (index) => Math.round(solved.values(`x${index}`))),
-    sheets: [],
-    purchases: [...bought.values()].filter(({ quantity }) => quantity > 0),
-  };
-  const plan = assemble(input, basket);
-  if (!solved.isOptimal) {
-    const best = plan.total < first.total ? plan : first;
-    return { ...best, lowerBound: Math.min(best.total, lowerBound(input)) };
+export const bestPlan = (
+  input: PlanInput,
+  solver: Solver,
+  seconds: number,
+  tell: (progress: Progress) => void = () => undefined,
+): Plan => {
+  const began = performance.now();
+  const left = () => seconds - (performance.now() - began) / 1000;
+  const { plan: first, basket, input: known } = firstBasket(input);
+  if (!basket) return first;
+  const shares = sharesOf(known);
+  if (shares.reduce((sum, { wood }) => sum + wood.types.length, 0) > MOST_TYPES) return first;
+  const tolerance = 0.3 / Math.max(1, shares.length);
+  const answerers = shares.map((share) => answererOf(share, solver, tolerance, left));
+  for (const answerer of answerers) answerer.suggest(patternsOf(basket, answerer.share));
+  const standings = modesOf(known).map((mode): Standing => ({ mode, answers: answerers.map(({ answer }) => answer(mode.stores)), closed: 0, taken: Infinity })); // prettier-ignore
+  let best = { plan: first, bare: bareCost(first, basket, known) };
+  let bound = lowerBound(known);
+  let last = '';
+  try {
+    search();
+    return standing();
+  } finally {
+    for (const { end } of answerers) end();
   }
-  const withoutSpares = assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket).total;
-  // What the solver left out can only make the first plan cheaper by a fault of ours: then nothing is proved.
-  if (withoutSpares > first.total && Object.keys(input.settings.spare ?? {}).length === 0) return first;
-  return { ...plan, status: 'proved', lowerBound: withoutSpares };
-};
 
-/** Whether the program holds every rule that this input calls for. */
-export const isWithinRules = ({ parts, settings, offers }: PlanInput): boolean =>
-  !settings.tools?.includes('table-saw') &&
-  parts.every(({ kind, ends }) => kind === 'hardware' || (kind === 'board' && ends.shape === 'square')) &&
-  offers.every((offer) => offer.item.kind === 'hardware' || fitsInCar(offer, settings));
-
-/** The program of an input; null where its patterns are too many. */
-const programOf = (input: PlanInput): (Program & { sources: PatternStock[] }) | null => {
-  const boards = input.parts.filter(({ kind }) => kind === 'board');
-  const types = typesOf(boardPieces(boards, input.settings), input);
-  const sources = sourcesOf(input);
-  const patterns: Pattern[] = [];
-  for (const source of sources) {
-    const { thickness, width } = source.stock.offers[0] ??
-      source.stock.owned[0] ?? { thickness: 0, width: 0 };
-    const here = types.map((type) => {
-      const [piece] = type.pieces;
-      const isOfSection = piece?.part.thickness === thickness && piece.part.width === width;
-      return isOfSection ? type : { ...type, size: Infinity };
-    });
-    const full = fullPatterns(source, here, MOST_PATTERNS - patterns.length);
-    if (!full) return null;
-    patterns.push(...full);
+  function standing(): Plan {
+    const lowest = Math.min(best.bare, bound);
+    return { ...best.plan, status: lowest >= best.bare ? 'proved' : 'bounded', lowerBound: lowest };
   }
-  const stocks = sources.map((source) => ({
-    offers: source.stock.offers,
-    owned: source.stock.ownedCount,
-    patterns: patterns.flatMap((pattern, index) => (pattern.stock === source ? [index] : [])),
-  }));
-  return { input, types, patterns, stocks, bought: hardwareOf(input), sources };
-};
 
-const typesOf = (pieces: BoardPiece[], { settings }: PlanInput): PieceType[] => {
-  const types = new Map<string, PieceType>();
-  for (const piece of pieces) {
-    const { part } = piece;
-    const size = piece.reach - piece.slack + settings.kerf.ticks;
-    const materials = [...part.materials].map(nameKey).sort();
-    const key = `${part.thickness}x${part.width}:${size}:${materials.join('|')}`;
-    const type = types.get(key) ?? { size, demand: 0, pieces: [], materials: part.materials };
-    type.demand++;
-    type.pieces.push(piece);
-    types.set(key, type);
+  function report(doing: Progress['doing']): void {
+    const key = `${doing} ${best.bare} ${bound}`;
+    if (key !== last) tell({ plan: standing(), doing });
+    last = key;
   }
-  return [...types.values()];
-};
 
-/** Every stock of every section and material that a part may be cut from. */
-const sourcesOf = (input: PlanInput): PatternStock[] => {
-  const tillOf = till(input.stores, input.settings);
-  const sources = new Map<string, PatternStock>();
-  for (const part of input.parts.filter(({ kind }) => kind === 'board'))
-    for (const material of materialsFor(part, input))
-      for (const stock of stocksOf('board', part.thickness, part.width, material, input, tillOf)) {
-        const key = `${part.thickness}x${part.width}:${material}:${stock.length}`;
-        const source = {
-          stock,
-          material,
-          room: room(stock.length, input.settings) + input.settings.kerf.ticks,
-        };
-        if (!sources.has(key)) sources.set(key, source);
+  /** The set of stores with the lowest bound is looked at first, its least known share first. */
+  function search(): void {
+    while (left() > 0.03) {
+      bound = Math.max(bound, Math.min(best.bare, ...standings.map(boundOf)));
+      if (bound >= best.bare) return;
+      const below = standings.filter((set) => boundOf(set) < best.bare).sort((a, b) => boundOf(a) - boundOf(b));
+      const lowest = below.find(({ answers }) => answers.some(({ isDone }) => !isDone));
+      const found = below.find(({ answers, taken }) => costOf(answers) < taken);
+      if (found) {
+        takeFrom(found);
+        continue;
       }
-  return [...sources.values()];
+      if (!lowest) {
+        // Only then what joins shares: a better plan leaves less to look through.
+        const unclosed = below.find(({ closed }) => closed === 0);
+        if (!unclosed) return;
+        close(unclosed);
+        continue;
+      }
+      const next = lowest.answers
+        .flatMap((answer, index) => (answer.isDone ? [] : [{ answer, answerer: answerers[index] as Answerer }]))
+        .reduce((a, b) => (step(b.answer) < step(a.answer) ? b : a));
+      report(next.answer.next === 'all' ? 'proof' : next.answer.next === 'pieces' ? 'better' : 'bound');
+      next.answerer.refine(next.answer);
+    }
+  } // prettier-ignore
+
+  function boundOf({ mode, answers, closed }: Standing): number {
+    const exact = answers.reduce((sum, answer) => sum + answer.bound, 0);
+    return Math.max(closed, exact === Infinity ? Infinity : leastAtTill(exact, mode, known));
+  }
+
+  function takeFrom(set: Standing): void {
+    const { answers } = set;
+    set.taken = costOf(answers);
+    const chosen = answers.map(({ times, values }, index): Chosen => ({ answerer: answerers[index] as Answerer, times, values })); // prettier-ignore
+    take(basketOf(chosen, known));
+  }
+
+  function take(found: Basket): void {
+    const plan = planOf(known, found);
+    const bare = bareCost(plan, found, known);
+    if (bare < best.bare && isCarried(plan, known.settings)) best = { plan, bare };
+  }
+
+  /** All shares are known: what is left between plan and bound is rounding at the till, and thresholds. */
+  function close(lowest: Standing): void {
+    report('proof');
+    const closed = closeAtTill(lowest.mode, lowest.answers, answerers, known, solver, best.bare, left);
+    if (closed.basket) take(closed.basket);
+    lowest.closed = Math.max(1, closed.bound);
+  }
 };
 
-const hardwareOf = ({ parts, offers, owned }: PlanInput): Program['bought'] => {
-  const counts = new Map<string, number>();
-  for (const { kind, item, count } of parts)
-    if (kind === 'hardware') counts.set(nameKey(item), (counts.get(nameKey(item)) ?? 0) + count);
-  return [...counts].map(([item, count]) => ({
-    offers: offers.filter((offer) => offer.item.kind === 'hardware' && nameKey(offer.name) === item),
-    count:
-      count -
-      owned
-        .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
-        .reduce((sum, pile) => sum + pile.count, 0),
-  }));
-};
+const costOf = (answers: Answer[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
 
-/** Boards as the patterns say, each piece once: what a pattern has too many of is left off. */
-const boardsOf = (program: Program, times: (pattern: number) => number): FilledBoard[] => {
-  const left = program.types.map(({ pieces }) => [...pieces]);
-  return program.patterns.flatMap(({ stock, counts }, index) =>
-    Array.from({ length: times(index) }, () =>
-      counts.flatMap(([type, count]) => left[type]?.splice(0, count) ?? []),
-    )
-      .filter((pieces) => pieces.length > 0)
-      .map((pieces) => filled(stock.stock, pieces)),
-  );
-};
+const STEPS: Answer['next'][] = ['parts', 'bound', 'pieces', 'all'];
+const step = ({ next }: Answer): number => STEPS.indexOf(next);
 
-const filled = (stock: Stock, pieces: BoardPiece[]): FilledBoard => ({
-  stock,
-  pieces,
-  used: pieces.reduce((sum, piece, index) => sum + piece.reach + (index > 0 ? Math.max(piece.kerf, pieces[index - 1]?.kerf ?? 0) : 0), 0),
-  slack: pieces.reduce((sum, { slack }) => sum + slack, 0),
-}); // prettier-ignore
+/** What a plan costs without its spare boards. */
+const bareCost = (plan: Plan, basket: Basket, input: PlanInput): number =>
+  Object.keys(input.settings.spare ?? {}).length === 0
+    ? plan.total
+    : assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket).total;

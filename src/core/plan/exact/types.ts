@@ -1,33 +1,72 @@
-import type { Ticks } from '../../measure';
+import type { ResolvedPart } from '../../project';
+import type { Axis, Cutting, Leaf } from '../cutting';
 import type { BoardPiece } from '../packBoards';
 import type { Stock } from '../stock';
 
-/** Answers a mixed-integer program in CPLEX LP text; null where nothing was found in the time. */
-export type SolveProgram = (
-  text: string,
-  seconds: number,
-) => { isOptimal: boolean; values: (name: string) => number } | null;
-
-/** Pieces that a saw cannot tell apart: of one size, allowed in the same materials. */
+/** Pieces that a saw cannot tell apart: of one shape, allowed in the same materials. */
 export interface PieceType {
-  /** What one takes of a board: its reach, less its slack, and a kerf. */
-  size: Ticks;
+  /** One of them. */
+  part: ResolvedPart;
   demand: number;
-  /** One entry for each piece. */
-  pieces: BoardPiece[];
-  materials: string[];
+  /** The part of each piece. */
+  pieces: ResolvedPart[];
+  /** How it lies on a board of its own section. */
+  board: BoardPiece | null;
 }
 
-/** Boards of one section, material and length, and what may be cut from them. */
-export interface PatternStock {
-  stock: Stock;
-  material: string;
-  /** How much the sizes on one board may come to. */
-  room: Ticks;
-}
-
-/** One way to cut a board: how many of each type, by its place in the list. */
+/** One way to cut a board or sheet: how many of each type, by its place in the list. */
 export interface Pattern {
-  stock: PatternStock;
+  /** Place in the list of stocks. */
+  stock: number;
   counts: [type: number, count: number][];
+  /** How it is taken apart, where it is not only crosscut. */
+  cutting: Cutting | null;
 }
+
+/** What is to be cut, and what from. */
+export interface Cutup {
+  types: PieceType[];
+  stocks: Stock[];
+}
+
+/** A pattern's worth, for the worths of its pieces. */
+export interface Priced {
+  /** What no pattern of the stock exceeds. */
+  most: number;
+  /** The best found. */
+  patterns: Pattern[];
+}
+
+/**
+ * The ways to cut some stocks that share their pieces: the best for given worths of pieces, and all that come near it.
+ */
+export interface Space {
+  /** Places in the list of stocks. */
+  stocks: number[];
+  /** Places in the list of types. */
+  types: number[];
+  /** It is cut both ways: not all its patterns can be looked through. */
+  isParted: boolean;
+  /** The best pattern of each stock for the worth of one piece of each type; none takes more of a type than `left` where that can be kept. */
+  price: (worth: Float64Array, left: number[]) => Priced[];
+  /** Good patterns that take no more of a type than `left`. */
+  fill: (worth: Float64Array, left: number[]) => Pattern[];
+  /**
+   * Every full pattern of `stocks[at]` worth `least` or more; null where there are more than `limit` or the space cannot
+   * be enumerated. A full pattern has no room for one piece more.
+   */
+  enumerate: (at: number, worth: Float64Array, least: number, limit: number) => Pattern[] | null;
+}
+
+/** A leaf that knows its type. */
+export type TypedLeaf = Leaf & { type: number };
+
+/** A type as it lies, with its size in cells and a kerf both ways. */
+export interface Placed {
+  type: number;
+  leaf: Leaf;
+  along: number;
+  across: number;
+}
+
+export type Sizes = Record<Axis, number>;

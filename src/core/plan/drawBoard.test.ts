@@ -49,11 +49,12 @@ test('two halves of a board share what is missing: 47 15/16 in each (planner.md,
   ]);
 });
 
-test('a slanted kerf is wider along the board: kerf / cos A', () => {
+test('trapezoids nest, one turned over; a slanted kerf is wider along the board: kerf / cos A', () => {
   const { layout } = first({ parts: 'part,qty,section,length,ends\na,2,2x4,40,mitre 60', prices: PRICES });
-  const right = Math.max(...(layout.pieces[0]?.outline.map(([x]) => x) ?? []));
-  const left = Math.min(...(layout.pieces[1]?.outline.map(([x]) => x) ?? []));
-  expect(left - right).toBe(fromInches(0.25));
+  const [left, right] = layout.pieces.map(({ outline }) => outline);
+  // The corners of the cut: where the first ends and the second begins, along both edges of the board.
+  expect((right?.[0]?.[0] ?? 0) - (left?.[1]?.[0] ?? 0)).toBe(fromInches(0.25));
+  expect((right?.[3]?.[0] ?? 0) - (left?.[2]?.[0] ?? 0)).toBe(fromInches(0.25));
 });
 
 test('a sheet is ripped into rows, a row crosscut, a low piece ripped to its width', () => {
@@ -66,14 +67,14 @@ test('a sheet is ripped into rows, a row crosscut, a low piece ripped to its wid
   });
   expect(layout.cuts).toEqual([
     { kind: 'rip', at: fromMm(600) },
-    { kind: 'crosscut', at: fromMm(1000), on: 'row 1' },
-    { kind: 'crosscut', at: fromMm(1803), on: 'row 1' },
-    { kind: 'rip', at: fromMm(500), on: 'low in row 1' },
+    { kind: 'crosscut', at: fromMm(1000), on: 'strip 1' },
+    { kind: 'crosscut', at: fromMm(1803), on: 'strip 1' },
+    { kind: 'rip', at: fromMm(500), on: 'low' },
   ]);
   expect(layout.offcuts).toEqual([
-    { x: fromMm(1003), y: fromMm(503), length: fromMm(800), width: fromMm(97) },
-    { x: fromMm(1806), y: 0, length: fromMm(634), width: fromMm(600) },
     { x: 0, y: fromMm(603), length: fromMm(2440), width: fromMm(617) },
+    { x: fromMm(1806), y: 0, length: fromMm(634), width: fromMm(600) },
+    { x: fromMm(1003), y: fromMm(503), length: fromMm(800), width: fromMm(97) },
   ]);
 });
 

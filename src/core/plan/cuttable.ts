@@ -1,0 +1,54 @@
+import type { Ticks } from '../measure';
+import { fits } from '../prices';
+import { allows, type PlanSettings, type ResolvedPart } from '../project';
+import { nameKey } from '../wood';
+import { waysOn } from './cutting';
+import type { PlanInput } from './input';
+import type { Stock } from './stock';
+
+/** Whether boards may be ripped. */
+export const canRip = ({ tools }: PlanSettings): boolean => tools?.includes('table-saw') ?? false;
+
+/** A thing on sale or owned, as far as cutting goes. */
+export interface Supply {
+  name: string;
+  thickness: Ticks;
+  width: Ticks;
+  length: Ticks;
+  item: { kind: ResolvedPart['kind']; material: string };
+}
+
+/** Whether a part can be made of what is sold or owned, length aside: as it is, or ripped where there is a table saw. */
+export const serves = (part: ResolvedPart, supply: Supply, settings: PlanSettings): boolean => {
+  if (fits(part, supply)) return true;
+  if (part.kind !== 'board' || supply.item.kind !== 'board' || !canRip(settings)) return false;
+  const stock = { kind: 'board' as const, thickness: supply.thickness, width: supply.width };
+  return allows(part.materials, supply.item.material) && waysOn(part, stock, settings).length > 0;
+};
+
+/** What is owned, as a supply. */
+export const supplyOf = (pile: PlanInput['owned'][number]): Supply => ({
+  ...pile,
+  item: { kind: pile.kind, material: pile.material },
+});
+
+/** How a stock serves a part: crosscut alone, ripped or as a sheet, or not. */
+export const useOf = (
+  part: ResolvedPart,
+  stock: Stock,
+  settings: PlanSettings,
+): 'crosscut' | 'panel' | null => {
+  if (part.kind !== stock.kind || !allows(part.materials, stock.material)) return null;
+  if (part.kind === 'board' && part.thickness === stock.thickness && part.width === stock.width) return 'crosscut'; // prettier-ignore
+  if (part.kind === 'board' && !canRip(settings)) return null;
+  return waysOn(part, stock, settings).length > 0 ? 'panel' : null;
+};
+
+/** The materials, by name key, in which a part can be had at all. */
+export const materialsFor = (part: ResolvedPart, { offers, owned, settings }: PlanInput): string[] => {
+  const names = [
+    ...offers.filter((offer) => serves(part, offer, settings)).map(({ item }) => item.material),
+    ...owned.filter((pile) => serves(part, supplyOf(pile), settings)).map(({ material }) => material),
+  ];
+  return [...new Set(names.map(nameKey))].sort();
+};

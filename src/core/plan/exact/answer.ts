@@ -1,0 +1,323 @@
+import { cutRow } from './cut';
+import { leastCover } from './covering';
+import { cheapestPacks } from './packs';
+import { inTurn } from './sequence';
+import type { Solver } from './highs';
+import {
+  generate,
+  newMaster,
+  newPool,
+  withPatternRows,
+  wholeProgram,
+  type Generated,
+  type Master,
+  type Pool,
+} from './master';
+import { holding, type Program, type Row } from './program';
+import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './search';
+import type { Share } from './share';
+import type { Pattern } from './types';
+
+/** What a share costs when some stores may be used, as far as it is known. Costs in the smallest coin, before rounding. */
+export interface Answer {
+  stores: Set<string>;
+  /** It costs no less. */
+  bound: number;
+  /** The best that was found; infinite: nothing yet. */
+  cost: number;
+  times: Times;
+  /** Purchases, by the columns of the share's program. */
+  values: ArrayLike<number>;
+  /** Nothing more can be found out about it here. */
+  isDone: boolean;
+  /** What is tried next. */
+  next: 'parts' | 'bound' | 'pieces' | 'all';
+}
+
+/** Finds out what a share costs, for any set of stores, a step at a time. */
+export interface Answerer {
+  share: Share;
+  patterns: Pattern[];
+  /** What is known so far for these stores. */
+  answer: (stores: Set<string>) => Answer;
+  /** Finds out more. */
+  refine: (answer: Answer) => void;
+  /** Tells of a way that was found elsewhere. */
+  suggest: (patterns: Pattern[]) => void;
+  /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
+  near: (answer: Answer, cost: number) => Pattern[] | null;
+  cuts: Row[];
+  end: () => void;
+}
+
+/** Less missing than this is nothing: the boards hold all pieces. */
+const FULL = 1e-7;
+/** So many times what is bought is bettered before whole patterns are looked for. */
+const MOST_ROUNDS = 40;
+/** Items of which more are wanted than this are left to the solver. */
+const MOST_BY_TABLE = 20_000;
+/** Patterns near the bound that are handed to the solver together. */
+const MOST_NEAR = 12_000;
+
+/**
+ * `tolerance`: two costs this near are the same. `left`: seconds that are left.
+ */
+export const answererOf = (share: Share, solver: Solver, tolerance: number, left: () => number): Answerer => {
+  const { wood, program, tags, supply } = share;
+  const pool: Pool = newPool(share.isCarriable);
+  const cuts: Row[] = [];
+  const byFace = faceCut(share);
+  if (byFace) cuts.push(byFace);
+  const answers = new Map<string, Answer>();
+  const isLate = () => left() <= 0.03;
+  const own = program.rows.length;
+  const all = wood.types.map(({ demand }) => demand);
+  const isPlain = tags.every(({ offer }) => offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
+  const storeOf = new Map(tags.map(({ column, offer }) => [column, offer.storeId]));
+  const isEndless = new Set(tags.filter(({ offer }) => offer.available === null).map(({ column }) => column));
+  const dearest = 1e4 * Math.max(1, ...program.cost);
+  let master: Master | null = null;
+  let filler: Filler | null = null;
+  let roots = new WeakMap<Answer, Generated>();
+
+  const steps: Record<Answer['next'], (answer: Answer) => void> = {
+    parts: (answer) => {
+      const root = rootOf(answer);
+      addCut(root);
+      if (root.isComplete && isShort(root)) answer.bound = Infinity;
+      else if (root.isComplete && root.objective !== null) answer.bound = Math.max(answer.bound, root.objective * (1 - 1e-9));
+      answer.next = 'bound';
+    },
+    bound: (answer) => {
+      raiseBound(answer);
+      answer.next = 'pieces';
+    },
+    pieces: (answer) => {
+      if (wood.spaces.some(({ isParted }) => isParted)) fillInTurn(answer);
+      if (isKnown(answer)) return;
+      const end = left() * 0.6;
+      setStores(answer);
+      const times = dive(masterOf(), wood, pool, Math.min(answer.cost - tolerance, dearest / 2), () => isLate() || left() < end);
+      if (times) buy(answer, times);
+      if (!isKnown(answer)) solveOver(answer, Math.min(left() / 3, 4), pool.patterns, false);
+      answer.next = 'all';
+    },
+    all: (answer) => {
+      const near = nearTo(answer, answer.cost - tolerance);
+      if (near) {
+        pool.add(near);
+        solveOver(answer, left() * 0.8, pool.patterns, true);
+      }
+      answer.isDone = true;
+    },
+  };
+
+  return {
+    share, cuts,
+    patterns: pool.patterns,
+    answer: (stores) => {
+      const allowed = new Set(share.offers.map(({ storeId }) => storeId).filter((id) => stores.has(id)));
+      const key = [...allowed].sort().join('|');
+      const held = answers.get(key) ?? { stores: allowed, bound: 0, cost: Infinity, times: [], values: [], isDone: false, next: 'parts' };
+      answers.set(key, held);
+      return held;
+    },
+    refine: (answer) => {
+      if (wood.types.length === 0) buyItem(answer);
+      else steps[answer.next](answer);
+      if (isKnown(answer)) answer.isDone = true;
+    },
+    suggest: (patterns) => void pool.add(patterns),
+    near: (answer, cost) => (wood.types.length === 0 ? [] : nearTo(answer, cost)),
+    end: () => {
+      master?.linear.end();
+      filler?.end();
+    },
+  };
+
+  /** Whether pieces are missing in a solution of the linear program. */
+  function isShort({ values }: Generated): boolean {
+    return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > 1e-6);
+  }
+
+  function isKnown({ bound, cost }: Answer): boolean {
+    return bound === Infinity || cost - bound <= tolerance;
+  }
+
+  /** Panels filled one after the other: a program finds whole ones only among patterns that are there. */
+  function fillInTurn(answer: Answer): void {
+    const end = left() * 0.6;
+    const worth = rootOf(answer).worth;
+    const prices = supply.map(({ terms, owned }) => Math.min(owned > 0 ? 1e-3 : Infinity, ...terms.filter(([column]) => answer.stores.has(storeOf.get(column) ?? '')).map(([column, boards]) => (program.cost[column] ?? 0) / boards)));
+    for (const times of inTurn(wood, pool, worth, prices, () => isLate() || left() < end || isKnown(answer))) buy(answer, times);
+  }
+
+  function masterOf(): Master {
+    master ??= newMaster(solver, withPatternRows(withMissing(), wood, supply, program.cost.length), wood, pool, own);
+    return master;
+  }
+
+  /** The program with pieces that are missing, dearer than any: patterns for some stores may have to be found first. */
+  function withMissing(): Program {
+    const { types } = wood;
+    return {
+      ...program,
+      cost: [...program.cost, ...types.map(() => dearest)],
+      lower: [...program.lower, ...types.map(() => 0)],
+      upper: [...program.upper, ...types.map(() => Infinity)],
+      whole: [...program.whole, ...types.map(() => false)],
+    };
+  }
+
+  function closed({ stores }: Answer): Map<number, number> {
+    return new Map(tags.flatMap(({ column, offer }) => (stores.has(offer.storeId) ? [] : [[column, 0] as const])));
+  }
+
+  function setStores(answer: Answer): void {
+    const { linear } = masterOf();
+    for (const { column, offer } of tags) linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
+  }
+
+  /** The linear program over all patterns, with the answer's stores. */
+  function rootOf(answer: Answer): Generated {
+    const held = roots.get(answer);
+    if (held) return held;
+    setStores(answer);
+    const root = generate(masterOf(), pool, wood, all, isLate);
+    if (root.isComplete) roots.set(answer, root);
+    return root;
+  }
+
+  function addCut({ cut }: Generated): boolean {
+    const row = cutRow(cut, supply);
+    if (row) cuts.push(row);
+    return row !== null;
+  }
+
+  /**
+   * Whole purchases that the cuts allow, cheapest first; boards that cannot hold all pieces even in parts give another cut.
+   * What is left are the cheapest purchases whose boards can: their cost is a bound, and pieces are tried on them first.
+   */
+  function raiseBound(answer: Answer): void {
+    for (let round = 0; round < MOST_ROUNDS && !isLate(); round++) {
+      const result = cheapestBought(answer);
+      answer.bound = Math.max(answer.bound, result.bound);
+      if (!result.values || answer.cost - answer.bound <= tolerance) return;
+      filler ??= fillBoards(solver, wood, pool, isLate);
+      const filled = filler.into(boardsOf(supply, result.values));
+      if (filled.objective === null || isLate()) return;
+      if (filled.objective >= FULL) {
+        if (!filled.isComplete || !addCut(filled)) return;
+        continue;
+      }
+      const end = left() * 0.8;
+      const times = dive(filler.master, wood, pool, FULL, () => isLate() || left() < end);
+      if (times) take(answer, times, result.values, result.objective);
+      return;
+    }
+  }
+
+  /** The cheapest whole purchases that all cuts allow. */
+  function cheapestBought(answer: Answer): { values: ArrayLike<number> | null; objective: number; bound: number } {
+    const own = holding(program, closed(answer), cuts);
+    if (isPlain) {
+      const upper = bestSellers(answer);
+      const cover = leastCover(program.cost, upper, cuts);
+      if (cover) return { values: cover.cost < Infinity ? cover.values : null, objective: cover.cost, bound: cover.cost };
+    }
+    return solver.mip(own, { seconds: Math.min(left() / 2, 3), gap: tolerance / 2 });
+  }
+
+  /** How many of each are worth buying: none of what another store sells for less, as many of it as are wanted. */
+  function bestSellers({ stores }: Answer): number[] {
+    const upper = program.upper.map(() => 0);
+    for (const { terms } of supply) {
+      const open = terms.filter(([column]) => stores.has(storeOf.get(column) ?? ''));
+      const endless = open.filter(([column, boards]) => boards === 1 && isEndless.has(column));
+      const least = Math.min(...endless.map(([column]) => program.cost[column] ?? 0));
+      const cheapest = endless.find(([column]) => program.cost[column] === least)?.[0];
+      for (const [column, boards] of open)
+        if (column === cheapest || (program.cost[column] ?? 0) < least * boards) upper[column] = program.upper[column] ?? 0;
+    }
+    return upper;
+  }
+
+  function take(answer: Answer, times: Times, values: ArrayLike<number>, cost: number): void {
+    if (cost >= answer.cost - 1e-6) return;
+    Object.assign(answer, { times, values, cost });
+  }
+
+  /** Takes whole patterns, at the cheapest purchases that bring their boards. */
+  function buy(answer: Answer, times: Times): void {
+    const boards = wood.stocks.map(() => 0);
+    for (const [pattern, count] of times) {
+      const stock = pool.patterns[pattern]?.stock ?? 0;
+      boards[stock] = (boards[stock] ?? 0) + count;
+    }
+    const rows = boards.flatMap((count, stock): Row[] => {
+      const { owned = 0, terms = [] } = supply[stock] ?? {};
+      return count > owned ? [{ terms, lower: count - owned, upper: Infinity }] : [];
+    });
+    const { values, objective } = solver.mip(holding(program, closed(answer), rows), { seconds: Math.max(0.1, left() / 4), gap: tolerance / 2 });
+    if (values) take(answer, times, values, objective);
+  }
+
+  function buyItem(answer: Answer): void {
+    const sold = tags.filter(({ offer }) => answer.stores.has(offer.storeId));
+    const isPlain = share.pieces <= MOST_BY_TABLE && sold.every(({ offer }) => offer.available === null && offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
+    if (isPlain) {
+      const way = cheapestPacks(share.pieces, sold.map(({ column, offer }) => ({ pack: offer.pack, cost: program.cost[column] ?? 0 })));
+      answer.bound = way?.cost ?? Infinity;
+      if (way) take(answer, [], valuesOf(sold.map(({ column }, index) => [column, way.counts[index] ?? 0])), way.cost);
+    } else {
+      const result = solver.mip(holding(program, closed(answer)), { seconds: Math.max(0.1, left() / 2), gap: tolerance / 2 });
+      answer.bound = Math.max(answer.bound, result.bound);
+      if (result.values) take(answer, [], result.values, result.objective);
+    }
+    answer.isDone = true;
+  }
+
+  function valuesOf(entries: [column: number, value: number][]): number[] {
+    const values = program.cost.map(() => 0);
+    for (const [column, value] of entries) values[column] = value;
+    return values;
+  }
+
+  /** Whole patterns of some, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
+  function solveOver(answer: Answer, seconds: number, patterns: Pattern[], isAll: boolean): void {
+    const base: Program = holding(program, closed(answer));
+    const whole = wholeProgram(withPatternRows(base, wood, supply), wood, patterns, own);
+    whole.rows.push(...cuts);
+    if (isAll && answer.cost < Infinity) whole.rows.push({ terms: program.cost.map((cost, column) => [column, cost]), lower: -Infinity, upper: answer.cost - tolerance / 2 });
+    const result = solver.mip(whole, { seconds, gap: tolerance / 2, good: answer.bound + tolerance });
+    if (result.values) take(answer, timesOf(result.values, program.cost.length, patterns.length), result.values, result.objective);
+    if (isAll) answer.bound = Math.max(answer.bound, Math.min(result.isInfeasible ? answer.cost - tolerance / 2 : result.bound, answer.cost));
+  }
+
+  /** Every pattern whose reduced cost is below what separates a cost from the bound of the linear program. */
+  function nearTo(answer: Answer, cost: number): Pattern[] | null {
+    const root = rootOf(answer);
+    if (!root.isComplete || root.objective === null || cost === Infinity) return null;
+    const gap = cost - root.objective + 1e-5;
+    if (gap < 0) return [];
+    const found: Pattern[] = [];
+    for (const space of wood.spaces)
+      for (const [at, stock] of space.stocks.entries()) {
+        const near = space.enumerate(at, root.worth, (root.price[stock] ?? 0) - gap, MOST_NEAR - found.length);
+        if (!near) return null;
+        found.push(...near);
+      }
+    return found;
+  }
+}; // prettier-ignore
+
+/** That boards have as much face as their pieces: (length + kerf)(width + kerf), all pieces lying along the boards. */
+const faceCut = ({ wood, supply, kerf }: Share): Row | null => {
+  const most = wood.stocks.map(({ length, width }) => (length + kerf) * (width + kerf));
+  const worth = wood.types.reduce((sum, { part, demand, board }) => {
+    const held = board ? board.size - board.slack - board.kerf : part.length - part.shortOk;
+    const width = board ? Math.min(part.thickness, part.width) : part.width - part.shortOk;
+    return sum + demand * Math.max(0, held + kerf) * Math.max(0, width + kerf);
+  }, 0);
+  return cutRow({ most, worth }, supply);
+};

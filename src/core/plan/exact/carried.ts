@@ -1,0 +1,22 @@
+import type { PlanSettings } from '../../project';
+import { fitsInCar, storeCutOf } from '../carry';
+import { drawBoard } from '../drawBoard';
+import { drawPanel } from '../drawPanel';
+import { boardPiece, filledWith } from '../packBoards';
+import type { Cutup, Pattern } from './types';
+
+/** Whether boards that are cut so can be brought home: as they are, or sawn once at the store between pieces. */
+export const isCarriable = (
+  { stock: place, counts, cutting }: Pattern,
+  { stocks, types }: Cutup,
+  settings: PlanSettings,
+): boolean => {
+  const stock = stocks[place];
+  if (!stock || stock.offers.length === 0 || fitsInCar(stock, settings)) return true;
+  const pieces = counts.flatMap(([type, count]) => {
+    const part = types[type]?.part;
+    return part ? Array.from({ length: count }, () => boardPiece(part, settings)) : [];
+  });
+  const drawing = cutting ? drawPanel({ stock, cutting }, settings) : drawBoard(filledWith(stock, pieces), settings);
+  return storeCutOf({ ...stock, ...drawing }, settings) !== null;
+}; // prettier-ignore

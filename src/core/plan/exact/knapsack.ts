@@ -1,0 +1,90 @@
+/** Something to put on a board: its size in cells, its worth, and how often at most. */
+export interface Item {
+  size: number;
+  worth: number;
+  most: number;
+}
+
+/** Items that together take `charge` once as soon as one of them is there: a row of nested slants. */
+export interface Block {
+  charge: number;
+  items: Item[];
+}
+
+/**
+ * The bounded knapsack by dynamic programming, block by block from the last: `layers[b][i][c]` is the most that items i
+ * and later of block b, with all later blocks, are worth in c cells, the block's charge paid; `entry[b][c]` the same
+ * before it is paid.
+ */
+export interface Table {
+  blocks: Block[];
+  layers: Float64Array[][];
+  entry: Float64Array[];
+}
+
+export const fillTable = (blocks: Block[], cells: number): Table => {
+  const layers: Float64Array[][] = [];
+  const entry: Float64Array[] = [];
+  let after = new Float64Array(cells + 1);
+  for (let at = blocks.length - 1; at >= 0; at--) {
+    const { charge, items } = blocks[at] as Block;
+    const own: Float64Array[] = [];
+    let last = after;
+    for (let index = items.length - 1; index >= 0; index--) {
+      last = withItem(last, items[index] as Item, cells);
+      own[index] = last;
+    }
+    layers[at] = own;
+    after = charge === 0 ? last : charged(after, last, charge, cells);
+    entry[at] = after;
+  }
+  return { blocks, layers, entry };
+};
+
+const charged = (without: Float64Array, paid: Float64Array, charge: number, cells: number): Float64Array<ArrayBuffer> => {
+  const best = Float64Array.from(without);
+  for (let cell = charge; cell <= cells; cell++) best[cell] = Math.max(best[cell] ?? 0, paid[cell - charge] ?? 0);
+  return best;
+}; // prettier-ignore
+
+const withItem = (later: Float64Array, { size, worth, most }: Item, cells: number): Float64Array<ArrayBuffer> => {
+  const best = Float64Array.from(later);
+  if (worth <= 0 || most === 0) return best;
+  if (most * size >= cells) {
+    for (let cell = size; cell <= cells; cell++) {
+      const sum = (best[cell - size] as number) + worth;
+      if (sum > (best[cell] as number)) best[cell] = sum;
+    }
+    return best;
+  }
+  for (let count = 1; count <= most; count++) {
+    const taken = count * size;
+    const gained = count * worth;
+    for (let cell = taken; cell <= cells; cell++) {
+      const sum = (later[cell - taken] as number) + gained;
+      if (sum > (best[cell] as number)) best[cell] = sum;
+    }
+  }
+  return best;
+}; // prettier-ignore
+
+/** How often each item of each block is taken in the best filling of `cells`. */
+export const bestOf = ({ blocks, layers, entry }: Table, cells: number): number[][] => {
+  let cell = cells;
+  return blocks.map(({ charge, items }, at) => {
+    const counts = items.map(() => 0);
+    const after = entry[at + 1];
+    const afterAt = after?.[cell] ?? 0;
+    if ((entry[at]?.[cell] ?? 0) <= afterAt + 1e-12) return counts;
+    cell -= charge;
+    items.forEach(({ size, worth, most }, index) => {
+      const later = layers[at]?.[index + 1] ?? after;
+      const goal = layers[at]?.[index]?.[cell] ?? 0;
+      let count = 0;
+      while (count < most && (later?.[cell - count * size] ?? 0) + count * worth < goal - 1e-9) count++;
+      counts[index] = count;
+      cell -= count * size;
+    });
+    return counts;
+  });
+};

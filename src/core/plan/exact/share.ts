@@ -1,0 +1,149 @@
+import type { Ticks } from '../../measure';
+import type { Offer } from '../../prices';
+import type { ResolvedPart } from '../../project';
+import { allows } from '../../project';
+import { nameKey } from '../../wood';
+import { till } from '../buying';
+import { canRip, useOf } from '../cuttable';
+import { waysOn } from '../cutting';
+import type { PlanInput } from '../input';
+import { boardPiece } from '../packBoards';
+import { stocksOf, type Stock } from '../stock';
+import { isCarriable } from './carried';
+import { crosscuts } from './crosscuts';
+import { panels } from './panels';
+import { draft, type Program, type Supply, type Tag } from './program';
+import { pocketOf } from './pocket';
+import type { Cutup, Pattern, PieceType, Space } from './types';
+
+/** Types of pieces, the stocks that serve them, and the ways to cut those. */
+export type Wood = Cutup & { spaces: Space[] };
+
+/**
+ * A part of the purchase that shares no board and no offer with another: wood that is cut from the same stocks, or one item
+ * that is only bought. What it costs at the least follows from the stores that may be used alone.
+ */
+export interface Share {
+  wood: Wood;
+  offers: Offer[];
+  pieces: number;
+  /** Its purchases as a program: the cost is what the pocket pays, before rounding. */
+  program: Program;
+  tags: Tag[];
+  supply: Supply[];
+  kerf: Ticks;
+  /** Whether boards that are cut so can be brought home. */
+  isCarriable: (pattern: Pattern) => boolean;
+}
+
+/** All shares of an input. */
+export const sharesOf = (input: PlanInput): Share[] => [
+  ...woodsOf(input).map((wood) => woodShare(wood, input)),
+  ...itemShares(input),
+];
+
+const NO_WOOD: Wood = { types: [], stocks: [], spaces: [] };
+
+const woodShare = (wood: Wood, input: PlanInput): Share => {
+  const { program, tags, purchase } = draft();
+  const pocket = pocketOf(input);
+  const pieces = wood.types.reduce((sum, { demand }) => sum + demand, 0);
+  const supply = wood.stocks.map(({ offers, ownedCount }): Supply => ({
+    owned: ownedCount,
+    terms: offers.flatMap((offer) =>
+      purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack]),
+    ),
+  }));
+  return { wood, offers: wood.stocks.flatMap(({ offers }) => offers), pieces, program, tags, supply, kerf: input.settings.kerf.ticks, isCarriable: (pattern) => isCarriable(pattern, wood, input.settings) };
+}; // prettier-ignore
+
+const itemShares = (input: PlanInput): Share[] => {
+  const { parts, offers, owned } = input;
+  const pocket = pocketOf(input);
+  const counts = new Map<string, number>();
+  for (const { kind, item, count } of parts)
+    if (kind === 'hardware') counts.set(nameKey(item), (counts.get(nameKey(item)) ?? 0) + count);
+  return [...counts].flatMap(([item, count]): Share[] => {
+    const isIt = (name: string) => nameKey(name) === item;
+    const pieces = count - owned.filter((pile) => pile.kind === 'hardware' && isIt(pile.name)).reduce((sum, pile) => sum + pile.count, 0);
+    if (pieces <= 0) return [];
+    const sold = offers.filter((offer) => offer.item.kind === 'hardware' && isIt(offer.name));
+    const { program, tags, row, purchase } = draft();
+    row(sold.flatMap((offer) => purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack])), pieces, Infinity);
+    return [{ wood: NO_WOOD, offers: sold, pieces, program, tags, supply: [], kerf: 0, isCarriable: () => true }];
+  });
+}; // prettier-ignore
+
+/** The wood of an input, parted where nothing is cut from the same stock. */
+const woodsOf = (input: PlanInput): Wood[] => {
+  const types = typesOf(input);
+  const { settings } = input;
+  const stocks = stocksOf(input, till(input.stores, settings));
+  const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings) !== null));
+  const groups = new Map<number, { types: PieceType[]; stocks: Stock[] }>();
+  const root = joined(types.length, uses);
+  types.forEach((type, index) => {
+    const group = groups.get(root(index)) ?? { types: [], stocks: [] };
+    group.types.push(type);
+    groups.set(root(index), group);
+  });
+  stocks.forEach((stock, index) => {
+    const first = uses[index]?.indexOf(true) ?? -1;
+    if (first >= 0) groups.get(root(first))?.stocks.push(stock);
+  });
+  return [...groups.values()].map((cutup) => ({ ...cutup, spaces: spacesOf(cutup, input) }));
+};
+
+/** For each type the first of those that hang together with it by the stocks that serve them. */
+const joined = (count: number, uses: boolean[][]): ((type: number) => number) => {
+  const parent = Array.from({ length: count }, (_, index) => index);
+  const root = (index: number): number =>
+    parent[index] === index ? index : (parent[index] = root(parent[index] ?? index));
+  for (const served of uses) {
+    const first = served.indexOf(true);
+    served.forEach((isServed, type) => {
+      if (isServed) parent[root(type)] = root(first);
+    });
+  }
+  return root;
+};
+
+const typesOf = ({ parts, settings }: PlanInput): PieceType[] => {
+  const types = new Map<string, PieceType>();
+  for (const part of parts) {
+    if (part.kind === 'hardware') continue;
+    const { kind, thickness, width, length, ends, grain, shortOk } = part;
+    const materials = [...new Set(part.materials.map(nameKey))].sort();
+    const key = JSON.stringify([kind, thickness, width, length, ends, kind === 'sheet' ? grain : '', shortOk, materials]); // prettier-ignore
+    const board = kind === 'board' ? boardPiece(part, settings) : null;
+    const type = types.get(key) ?? { part, demand: 0, pieces: [] as ResolvedPart[], board };
+    type.demand += part.count;
+    for (let made = 0; made < part.count; made++) type.pieces.push(part);
+    types.set(key, type);
+  }
+  // The order of rows does not matter.
+  return [...types].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, type]) => type);
+};
+
+const spacesOf = (cutup: Cutup, { settings }: PlanInput): Space[] => {
+  const { types, stocks } = cutup;
+  const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings)));
+  const families = new Map<string, number[]>();
+  stocks.forEach(({ kind, thickness, width, material }, index) => {
+    if (kind !== 'board' || !uses[index]?.includes('crosscut')) return;
+    const key = `${thickness}x${width}:${material}`;
+    families.set(key, [...(families.get(key) ?? []), index]);
+  });
+  const crosscut = [...families.values()].map((own) => {
+    const usable = types.flatMap((_, type) => (uses[own[0] ?? 0]?.[type] === 'crosscut' ? [type] : []));
+    return crosscuts(own, usable, cutup, settings);
+  });
+  const panel = stocks.flatMap((stock, index) => {
+    if (!uses[index]?.includes('panel') || (stock.kind === 'board' && !canRip(settings))) return [];
+    const usable = types.flatMap(({ part }, type) =>
+      allows(part.materials, stock.material) && waysOn(part, stock, settings).length > 0 ? [type] : [],
+    );
+    return [panels(index, usable, cutup, settings)];
+  });
+  return [...crosscut, ...panel];
+};
