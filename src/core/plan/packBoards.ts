@@ -75,6 +75,9 @@ const empty = (stock: Stock): FilledBoard => ({ stock, pieces: [], used: 0, slac
 export const filledWith = (stock: Stock, pieces: BoardPiece[]): FilledBoard =>
   pieces.reduce(withPiece, empty(stock));
 
+/** So many boards are looked through for each piece. */
+const MOST_OPEN = 300;
+
 /**
  * Best-fit decreasing on boards of one length: each piece, longest first, goes on the board that it leaves the
  * least of. Null where a piece is longer than the board.
@@ -85,11 +88,12 @@ export const bestFitDecreasing = (
   settings: PlanSettings,
 ): FilledBoard[] | null => {
   const boards: FilledBoard[] = [];
+  let open: FilledBoard[] = [];
   const space = room(stock.length, settings);
   for (const piece of pieces) {
     let best: FilledBoard | null = null;
     let bestUsed = -1;
-    for (const board of boards) {
+    for (const board of open) {
       const used = usedWith(board, piece);
       if (used - board.slack - piece.slack > space || used <= bestUsed) continue;
       best = board;
@@ -101,7 +105,11 @@ export const bestFitDecreasing = (
     board.used = used;
     board.slack += piece.slack;
     board.pieces.push(piece);
-    if (!best) boards.push(board);
+    if (best) continue;
+    boards.push(board);
+    open.push(board);
+    // Of very many boards the fullest are left as they are.
+    if (open.length > 2 * MOST_OPEN) open = open.sort((a, b) => a.used - b.used).slice(0, MOST_OPEN);
   }
   return boards;
 };
@@ -116,44 +124,63 @@ export const cheapestYield = (
   settings: PlanSettings,
 ): FilledBoard[] | null => {
   const boards: FilledBoard[] = [];
-  let left = pieces;
+  let left = heapsOf(pieces);
   const owned = new Map(stocks.map((stock) => [stock, stock.ownedCount]));
   while (left.length > 0) {
-    let best: { board: FilledBoard; score: number; rest: BoardPiece[] } | null = null;
+    let best: { board: FilledBoard; score: number } | null = null;
     for (const stock of stocks) {
       const price = (owned.get(stock) ?? 0) > 0 ? 0 : stock.price;
-      const filled = fill(left, stock, settings);
-      if (filled.board.pieces.length === 0 || price === Infinity) continue;
-      const yielded = filled.board.pieces.reduce((sum, { size, kerf }) => sum + size - kerf, 0);
+      const board = fill(left, stock, settings);
+      if (board.pieces.length === 0 || price === Infinity) continue;
+      const yielded = board.pieces.reduce((sum, { size, kerf }) => sum + size - kerf, 0);
       const score = (price + 1) / yielded;
-      if (!best || score < best.score) best = { ...filled, score };
+      if (!best || score < best.score) best = { board, score };
     }
     if (!best) return null;
-    boards.push(best.board);
-    owned.set(best.board.stock, (owned.get(best.board.stock) ?? 0) - 1);
-    left = best.rest;
+    const { board } = best;
+    boards.push(board);
+    owned.set(board.stock, (owned.get(board.stock) ?? 0) - 1);
+    left = without(left, board.pieces);
   }
   return boards;
 };
 
-const fill = (
-  pieces: BoardPiece[],
-  stock: Stock,
-  settings: PlanSettings,
-): { board: FilledBoard; rest: BoardPiece[] } => {
+/** So many pieces alike. */
+interface Heap {
+  piece: BoardPiece;
+  count: number;
+}
+
+const heapsOf = (pieces: BoardPiece[]): Heap[] => {
+  const heaps: Heap[] = [];
+  for (const piece of pieces) {
+    const last = heaps.at(-1);
+    if (last?.piece === piece) last.count++;
+    else heaps.push({ piece, count: 1 });
+  }
+  return heaps;
+};
+
+const without = (heaps: Heap[], pieces: BoardPiece[]): Heap[] => {
+  const taken = new Map<BoardPiece, number>();
+  for (const piece of pieces) taken.set(piece, (taken.get(piece) ?? 0) + 1);
+  return heaps
+    .map(({ piece, count }) => ({ piece, count: count - (taken.get(piece) ?? 0) }))
+    .filter(({ count }) => count > 0);
+};
+
+const fill = (heaps: Heap[], stock: Stock, settings: PlanSettings): FilledBoard => {
   const space = room(stock.length, settings);
   const board = empty(stock);
-  const rest: BoardPiece[] = [];
-  for (const piece of pieces) {
-    const used = usedWith(board, piece);
-    if (used - board.slack - piece.slack > space) rest.push(piece);
-    else {
+  for (const { piece, count } of heaps)
+    for (let put = 0; put < count; put++) {
+      const used = usedWith(board, piece);
+      if (used - board.slack - piece.slack > space) break;
       board.pieces.push(piece);
       board.used = used;
       board.slack += piece.slack;
     }
-  }
-  return { board, rest };
+  return board;
 };
 
 /** The same boards, each of the cheapest stock that holds its pieces. */

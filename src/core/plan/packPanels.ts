@@ -21,6 +21,9 @@ interface Rows {
   used: Ticks;
 }
 
+/** So many panels are looked through for each piece. */
+const MOST_OPEN = 250;
+
 /**
  * Row by row on sheets, or on boards that are ripped, of one size: each piece, highest first, goes in the row that it fits
  * with least height to spare, else in a new row of the first panel with room. Null where a piece fits none.
@@ -41,10 +44,11 @@ export const rowByRow = (
   }
   leaves.sort((a, b) => least(b.across) - least(a.across) || least(b.along) - least(a.along));
   const panels: Rows[] = [];
+  let open: Rows[] = [];
   for (const leaf of leaves) {
     const [along, across] = [least(leaf.along), least(leaf.across)];
     let row: Row | null = null;
-    for (const panel of panels)
+    for (const panel of open)
       for (const candidate of panel.rows)
         if (across <= candidate.height && candidate.used + kerf + along <= space.length && candidate.height < (row?.height ?? Infinity))
           row = candidate;
@@ -53,8 +57,13 @@ export const rowByRow = (
       row.used += kerf + along;
       continue;
     }
-    let panel = panels.find(({ used }) => used + kerf + across <= space.width);
-    if (!panel) panels.push((panel = { rows: [], used: -kerf }));
+    let panel = open.find(({ used }) => used + kerf + across <= space.width);
+    if (!panel) {
+      panel = { rows: [], used: -kerf };
+      panels.push(panel);
+      // Of very many panels only the last are looked through.
+      open = [...open.slice(-MOST_OPEN), panel];
+    }
     panel.used += kerf + across;
     panel.rows.push({ leaves: [leaf], used: along, height: across });
   }
