@@ -7,6 +7,8 @@ export interface PlanCase {
   given: Case;
   /** What the planner may take, in seconds. */
   seconds: number;
+  /** What must be reached. */
+  must: string;
 }
 
 /** Numbers between 0 and 1 from a seed (mulberry32). */
@@ -116,13 +118,13 @@ const ripped = (parts: string[], price: string): Case => ({
 });
 
 export const CUTTING: PlanCase[] = [
-  { name: '20 lengths, 60 pieces, 5 stocks', given: cutList(1, 20, 60), seconds: 10 },
-  { name: '20 lengths in 3 sections, 4 stores, 10 items', given: manyStores(2, 20, 60, 10), seconds: 10 },
-  { name: '60 lengths, 210 pieces, 5 stocks', given: cutList(3, 60, 210), seconds: 5 },
-  { name: '200 lengths, 1000 pieces, 4 stores', given: manyStores(4, 200, 1000, 0), seconds: 20 },
-  ...[60, 120, 249].map((items) => ({ name: `triplets, ${items}`, given: triplets(items, items), seconds: 10 })),
-  { name: 'list D, ripped', given: ripped(['a,4,1-1/2x1-1/2in,72,', 'b,4,1-1/2x1-1/2in,35 1/2,', 'c,4,1-1/2x1-1/2in,14 1/2,', 'd,4,1-1/2x1-1/2in,9,mitre 45'], 'Yard,2x4,8ft,stud,3.98'), seconds: 5 },
-  { name: 'list E, ripped', given: ripped(['a,2,3/4x1-1/2in,30 1/4,', 'b,6,3/4x1-1/2in,31 3/4,', 'c,6,3/4x1-1/2in,29 1/2,', 'd,2,1-1/2x3-1/8in,15,'], 'Yard,2x6,8ft,stud,5.98'), seconds: 5 },
+  { name: '20 lengths, 60 pieces, 5 stocks', given: cutList(1, 20, 60), seconds: 10, must: 'proved, 0.5 s' },
+  { name: '20 lengths in 3 sections, 4 stores, 10 items', given: manyStores(2, 20, 60, 10), seconds: 10, must: 'proved, 1.5 s' },
+  { name: '60 lengths, 210 pieces, 5 stocks', given: cutList(3, 60, 210), seconds: 5, must: 'proved or gap 0.1 %, 5 s' },
+  { name: '200 lengths, 1000 pieces, 4 stores', given: manyStores(4, 200, 1000, 0), seconds: 20, must: 'gap 1 %, 20 s, under 1 GB' },
+  ...[60, 120, 249].map((items) => ({ name: `triplets, ${items}`, given: triplets(items, items), seconds: 10, must: 'n/3, proved, 10 s' })),
+  { name: 'list D, ripped', given: ripped(['a,4,1-1/2x1-1/2in,72,', 'b,4,1-1/2x1-1/2in,35 1/2,', 'c,4,1-1/2x1-1/2in,14 1/2,', 'd,4,1-1/2x1-1/2in,9,mitre 45'], 'Yard,2x4,8ft,stud,3.98'), seconds: 5, must: 'three boards, proved, 1 s' },
+  { name: 'list E, ripped', given: ripped(['a,2,3/4x1-1/2in,30 1/4,', 'b,6,3/4x1-1/2in,31 3/4,', 'c,6,3/4x1-1/2in,29 1/2,', 'd,2,1-1/2x3-1/8in,15,'], 'Yard,2x6,8ft,stud,5.98'), seconds: 5, must: 'one board, proved, 1 s' },
 ]; // prettier-ignore
 
 export const SHEETS: PlanCase[] = [1, 2, 3, 4, 5].flatMap((seed) =>
@@ -130,6 +132,7 @@ export const SHEETS: PlanCase[] = [1, 2, 3, 4, 5].flatMap((seed) =>
     name: `sheets ${seed}, grain ${grain}`,
     given: sheets(seed, grain, false),
     seconds: 10,
+    must: 'one sheet above at the most, none in half of them, 10 s',
   })),
 );
 
@@ -137,4 +140,5 @@ export const PARTED: PlanCase[] = [1, 2, 3].map((seed) => ({
   name: `sheets ${seed}, half and quarter`,
   given: sheets(seed, 'any', true),
   seconds: 10,
+  must: 'gap 8 %',
 }));

@@ -203,8 +203,8 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
   step('5. what to buy by store, and every board drawn with its cuts', async () => {
     await go('Buy');
     await page.getByRole('group', { name: 'Fenwick Yard' }).waitFor();
-    await sees('not proved');
-    await sees(/not proved cheapest: a better one could save/);
+    await sees('proved cheapest');
+    await sees('No way to buy and cut it costs less at these prices.');
     if (isPhone) await hands.press(page.getByRole('tab', { name: 'Boards' }));
     await page
       .getByRole('img', { name: /stud: .*Post 31 1\/2".*left over/ })

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
@@ -184,6 +184,47 @@ export const useByHand = (project: Project, book: Book): Minor | null => {
   });
   return data ?? null;
 };
+
+/** What so many of a project cost, built at once. */
+export interface SeveralView {
+  builds: number;
+  /** With what was bought already; null: not known yet, or not to be made. */
+  total: Minor | null;
+  /** A cheaper plan could save so much; null: not known yet. */
+  above: Minor | null;
+  isPlanning: boolean;
+}
+
+/** Plans for several of a project at once, each as soon as it is there: what was bought for one serves them all. */
+export const useSeveral = (project: Project, book: Book, counts: number[]): SeveralView[] => {
+  const asked = useMemo(() => counts.map((builds) => askedOf({ ...project, builds }, book)), [project, book, counts]);
+  const first = useQueries({
+    queries: asked.map((each) => ({
+      queryKey: ['plan', project.id, fingerprint(each.input)],
+      queryFn: () => remote().firstPlan(each.input, againstOf(each)),
+      ...KEPT,
+    })),
+  });
+  const best = useQueries({
+    queries: asked.map((each, index) => ({
+      queryKey: ['best plan', project.id, fingerprint(each.input)],
+      enabled: first[index]?.data?.status === 'bounded',
+      queryFn: ({ signal }: { signal: AbortSignal }) => prove(each.input, againstOf(each), signal, () => undefined).plan,
+      ...KEPT,
+      retry: false,
+    })),
+  });
+  return counts.map((builds, index) => {
+    const plan = best[index]?.data ?? first[index]?.data ?? null;
+    const isMade = plan !== null && plan.status !== 'infeasible';
+    return {
+      builds,
+      total: isMade ? projectMoney({ ...project, builds }, book, plan).total : null,
+      above: isMade && best[index]?.data ? plan.total - plan.lowerBound : null,
+      isPlanning: (first[index]?.isFetching ?? false) || (best[index]?.isFetching ?? false),
+    };
+  });
+}; // prettier-ignore
 
 /** A project's plan and its money. */
 export const usePlanAndMoney = (project: Project, book: Book): PlanView & { money: ProjectMoney } => {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS, useInk } from './theme';
 
@@ -11,6 +11,8 @@ export interface DrawnPiece {
   /** Stands for the name where that does not fit. */
   letter?: string;
   size: string;
+  /** One of those that are looked at: it is marked. */
+  isChosen?: boolean;
 }
 
 export interface DrawnOffcut {
@@ -31,18 +33,38 @@ interface Props {
   kind: 'board' | 'sheet';
   /** The length that takes the whole width of the screen, so that shorter boards are seen to be shorter. */
   longest: number;
+  /** How many screens wide the longest is drawn: with more, kerfs are seen. */
+  zoom?: number;
+  onPiece?: (key: string) => void;
   label: string;
 }
 
 const BOARD_HEIGHT = 40;
+/** Of a board that is ripped, whose strips have to be read. */
+const RIPPED_HEIGHT = 96;
 const LETTER = 7;
 
 /** One board or sheet to scale along its length, with its pieces, its cuts and what is left of it. */
-export const LayoutDrawing = ({ length, width, color, pieces, offcuts, kind, longest, label }: Props) => {
+export const LayoutDrawing = ({
+  length,
+  width,
+  color,
+  pieces,
+  offcuts,
+  kind,
+  longest,
+  zoom = 1,
+  onPiece,
+  label,
+}: Props) => {
   const ink = useInk();
   const [screen, setScreen] = useState(340);
-  const scale = (screen - 2) / longest;
-  const across = kind === 'sheet' ? scale : BOARD_HEIGHT / width;
+  const wide = screen * zoom;
+  const scale = (wide - 2) / longest;
+  const isRipped =
+    kind === 'board' && pieces.some(({ outline }) => Math.max(...outline.map(([, y]) => y)) < width);
+  const boardHeight = isRipped ? RIPPED_HEIGHT : BOARD_HEIGHT;
+  const across = kind === 'sheet' ? scale : (boardHeight * Math.sqrt(zoom)) / width;
   const height = width * across;
   const X = (x: number) => 1 + x * scale;
   // Drawings count downwards, boards upwards.
@@ -52,78 +74,103 @@ export const LayoutDrawing = ({ length, width, color, pieces, offcuts, kind, lon
       style={styles.frame}
       onLayout={({ nativeEvent }) => setScreen(Math.max(120, nativeEvent.layout.width))}
     >
-      <Svg width={screen} height={height + 2} role="img" aria-label={label}>
-        <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={ink.hairline} />
-        {offcuts.map((offcut, index) => {
-          const wide = offcut.length * scale;
-          const high = offcut.width * across;
-          return (
-            <G key={index}>
-              <Rect
-                x={X(offcut.x)}
-                y={Y(offcut.y + offcut.width)}
-                width={Math.max(0, wide - 0.5)}
-                height={high}
-                fill={ink.card}
-                stroke={ink.soft}
-                strokeDasharray="4 3"
-              />
-              {offcut.size.length * LETTER < wide - 6 && high > 16 ? (
-                <Label
-                  x={X(offcut.x) + wide / 2}
-                  y={Y(offcut.y) - high / 2 + 5}
-                  text={offcut.size}
-                  color={ink.soft}
+      <InPane isScrolled={zoom > 1} label={label}>
+        <Svg width={wide} height={height + 2} role="img" aria-label={label}>
+          <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={ink.hairline} />
+          {offcuts.map((offcut, index) => {
+            const along = offcut.length * scale;
+            const high = offcut.width * across;
+            return (
+              <G key={index}>
+                <Rect
+                  x={X(offcut.x)}
+                  y={Y(offcut.y + offcut.width)}
+                  width={Math.max(0, along - 0.5)}
+                  height={high}
+                  fill={ink.card}
+                  stroke={ink.soft}
+                  strokeDasharray="4 3"
                 />
-              ) : null}
-            </G>
-          );
-        })}
-        {pieces.map(({ key, outline, name, letter = '', size }) => {
-          const xs = outline.map(([x]) => X(x));
-          const ys = outline.map(([, y]) => Y(y));
-          const [left, right, top, bottom] = [
-            Math.min(...xs),
-            Math.max(...xs),
-            Math.min(...ys),
-            Math.max(...ys),
-          ];
-          const room = right - left - 8;
-          const inOneLine = fitting([`${name} ${size}`], room);
-          const isTall = bottom - top >= 38;
-          const short = letter === '' ? [] : [`${letter} ${size}`];
-          const text = inOneLine ?? fitting([...short, name, size, letter], room);
-          return (
-            <G key={key}>
-              <Polygon
-                points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
-                fill={color}
-                stroke={ink.onWood}
-                strokeWidth={1.2}
-              />
-              {kind === 'sheet' ? (
-                <Path
-                  d={grain(left, right, top, bottom)}
-                  stroke={ink.onWood}
-                  strokeOpacity={0.12}
-                  fill="none"
+                {offcut.size.length * LETTER < along - 6 && high > 16 ? (
+                  <Label
+                    x={X(offcut.x) + along / 2}
+                    y={Y(offcut.y) - high / 2 + 5}
+                    text={offcut.size}
+                    color={ink.soft}
+                  />
+                ) : null}
+              </G>
+            );
+          })}
+          {pieces.map(({ key, outline, name, letter = '', size, isChosen = false }) => {
+            const xs = outline.map(([x]) => X(x));
+            const ys = outline.map(([, y]) => Y(y));
+            const [left, right, top, bottom] = [
+              Math.min(...xs),
+              Math.max(...xs),
+              Math.min(...ys),
+              Math.max(...ys),
+            ];
+            const room = right - left - 8;
+            const inOneLine = fitting([`${name} ${size}`], room);
+            const isTall = bottom - top >= 38;
+            const short = letter === '' ? [] : [`${letter} ${size}`];
+            const text = inOneLine ?? fitting([...short, name, size, letter], room);
+            return (
+              <G key={key} onPress={onPiece ? () => onPiece(key) : undefined}>
+                <Polygon
+                  points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
+                  fill={color}
+                  stroke={isChosen ? ink.spruce : ink.onWood}
+                  strokeWidth={isChosen ? 3 : 1.2}
                 />
-              ) : null}
-              {isTall && !inOneLine && fitting([name], room) && fitting([size], room) ? (
-                <>
-                  <Label x={(left + right) / 2} y={(top + bottom) / 2 - 3} text={name} color={ink.onWood} />
-                  <Label x={(left + right) / 2} y={(top + bottom) / 2 + 14} text={size} color={ink.onWood} />
-                </>
-              ) : text && bottom - top > 15 ? (
-                <Label x={(left + right) / 2} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
-              ) : null}
-            </G>
-          );
-        })}
-      </Svg>
+                {kind === 'sheet' ? (
+                  <Path
+                    d={grain(left, right, top, bottom)}
+                    stroke={ink.onWood}
+                    strokeOpacity={0.12}
+                    fill="none"
+                  />
+                ) : null}
+                {isTall && !inOneLine && fitting([name], room) && fitting([size], room) ? (
+                  <>
+                    <Label x={(left + right) / 2} y={(top + bottom) / 2 - 3} text={name} color={ink.onWood} />
+                    <Label
+                      x={(left + right) / 2}
+                      y={(top + bottom) / 2 + 14}
+                      text={size}
+                      color={ink.onWood}
+                    />
+                  </>
+                ) : text && bottom - top > 15 ? (
+                  <Label x={(left + right) / 2} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
+                ) : null}
+              </G>
+            );
+          })}
+        </Svg>
+      </InPane>
     </View>
   );
 };
+
+/** A pane that scrolls sideways where the drawing is wider than the screen. */
+const InPane = ({
+  isScrolled,
+  label,
+  children,
+}: {
+  isScrolled: boolean;
+  label: string;
+  children: React.ReactNode;
+}) =>
+  isScrolled ? (
+    <ScrollView horizontal tabIndex={0} role="group" aria-label={`${label}, enlarged`}>
+      {children}
+    </ScrollView>
+  ) : (
+    children
+  );
 
 /** The first text that fits a width. */
 const fitting = (texts: string[], width: number): string | null =>

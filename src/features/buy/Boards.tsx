@@ -1,89 +1,114 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Link } from 'expo-router';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
 import type { Layout, Plan } from '@/core/plan';
 import { partLetters, type Project } from '@/core/project';
 import { nameKey, woodTone } from '@/core/wood';
-import { Band, LayoutDrawing, useInk, Words } from '@/ui';
+import { Band, Button, LayoutDrawing, Row, Segments, useInk, Words } from '@/ui';
+
+const ZOOMS = [
+  { value: '1', label: 'Whole' },
+  { value: '3', label: '3 ×' },
+  { value: '8', label: '8 ×' },
+] as const;
+type Zoom = (typeof ZOOMS)[number]['value'];
+
+/** A board or sheet with its number in the plan. */
+interface Numbered {
+  layout: Layout;
+  number: number;
+}
 
 /** Every board and sheet to scale with its cuts, by section and material; like ones once, with their count. */
 export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
-  const letters = partLetters(project);
-  const groups = new Map<string, Layout[]>();
-  for (const layout of plan.layouts) {
+  const [zoom, setZoom] = useState<Zoom>('1');
+  const [chosen, setChosen] = useState<{ partId: string; number: number } | null>(null);
+  const groups = new Map<string, Numbered[]>();
+  plan.layouts.forEach((layout, index) => {
     const key = `${layout.kind}:${layout.section}:${nameKey(layout.material)}`;
-    groups.set(key, [...(groups.get(key) ?? []), layout]);
-  }
-  if (groups.size === 0) return <Words style={styles.pad}>No boards or sheets to cut yet.</Words>;
-  return [...groups].map(([key, layouts]) => {
-    const first = layouts[0] as Layout;
-    const count = layouts.reduce((sum, layout) => sum + layout.count, 0);
-    const noun = first.kind === 'sheet' ? 'sheet' : 'board';
-    return (
-      <View key={key} role="group" aria-label={`${first.section} ${first.material}`}>
-        <Band
-          title={`${first.section} ${first.material}`}
-          note={`${count} ${noun}${count === 1 ? '' : 's'}`}
-        />
-        {layouts.map((layout, index) => (
-          <Drawn
-            key={index}
-            layout={layout}
-            longest={Math.max(...layouts.map(({ length }) => length))}
-            unit={project.unit}
-            letters={letters}
-          />
-        ))}
-      </View>
-    );
+    groups.set(key, [...(groups.get(key) ?? []), { layout, number: index + 1 }]);
   });
+  if (groups.size === 0) return <Words style={styles.pad}>No boards or sheets to cut yet.</Words>;
+  const choose = (partId: string, number: number) =>
+    setChosen(chosen?.partId === partId && chosen.number === number ? null : { partId, number });
+  return (
+    <>
+      <View style={styles.zoom}>
+        <Segments label="Size of the drawings" value={zoom} onChange={setZoom} options={ZOOMS} />
+      </View>
+      {[...groups].map(([key, numbered]) => {
+        const first = numbered[0]?.layout as Layout;
+        const count = numbered.reduce((sum, { layout }) => sum + layout.count, 0);
+        const noun = first.kind === 'sheet' ? 'sheet' : 'board';
+        return (
+          <View key={key} role="group" aria-label={`${first.section} ${first.material}`}>
+            <Band
+              title={`${first.section} ${first.material}`}
+              note={`${count} ${noun}${count === 1 ? '' : 's'}`}
+            />
+            {numbered.map(({ layout, number }) => (
+              <Drawn
+                key={number}
+                layout={layout}
+                number={number}
+                longest={Math.max(...numbered.map((each) => each.layout.length))}
+                zoom={Number(zoom)}
+                project={project}
+                plan={plan}
+                chosen={chosen}
+                onChoose={(partId) => choose(partId, number)}
+              />
+            ))}
+          </View>
+        );
+      })}
+    </>
+  );
 };
 
-const Drawn = ({
-  layout,
-  longest,
-  unit,
-  letters,
-}: {
+interface DrawnProps {
   layout: Layout;
+  number: number;
   longest: number;
-  unit: LengthUnit;
-  letters: Record<string, string>;
-}) => {
+  zoom: number;
+  project: Project;
+  plan: Plan;
+  chosen: { partId: string; number: number } | null;
+  onChoose: (partId: string) => void;
+}
+
+const Drawn = ({ layout, number, longest, zoom, project, plan, chosen, onChoose }: DrawnProps) => {
   const ink = useInk();
+  const { unit } = project;
+  const letters = partLetters(project);
+  const noun = layout.kind === 'sheet' ? 'Sheet' : 'Board';
   const size =
-    layout.kind === 'sheet'
-      ? `${formatLength(layout.length, unit)} x ${formatLength(layout.width, unit)}`
-      : formatStockLength(layout.length, unit);
+    layout.kind === 'sheet' ? sides(layout.length, layout.width, unit) : formatStockLength(layout.length, unit);
   const from = 'owned' in layout.source ? 'bought' : layout.source.store;
-  const pieces = layout.pieces.map(({ part, partId, outline }, index) => {
-    const xs = outline.map(([x]) => x);
-    const ys = outline.map(([, y]) => y);
-    const along = formatLength(Math.max(...xs) - Math.min(...xs), unit);
-    const across = formatLength(Math.max(...ys) - Math.min(...ys), unit);
-    return {
-      key: `${index}`,
-      outline,
-      name: `${letters[partId] ?? ''} ${part}`.trim(),
-      letter: letters[partId],
-      size: layout.kind === 'sheet' ? `${along} x ${across}` : along,
-    };
-  });
+  const pieces = layout.pieces.map((piece, index) => ({
+    key: `${index}`,
+    partId: piece.partId,
+    outline: piece.outline,
+    name: `${letters[piece.partId] ?? ''} ${piece.part}`.trim(),
+    letter: letters[piece.partId],
+    size: sizeOf(layout, piece.outline, unit),
+    isChosen: piece.partId === chosen?.partId,
+  }));
   const offcuts = layout.offcuts.map((offcut) => ({
     ...offcut,
-    size:
-      layout.kind === 'sheet'
-        ? `${formatLength(offcut.length, unit)} x ${formatLength(offcut.width, unit)}`
-        : formatLength(offcut.length, unit),
+    size: isWhole(layout, offcut.width)
+      ? formatLength(offcut.length, unit)
+      : sides(offcut.length, offcut.width, unit),
   }));
   const left =
-    offcuts.length > 0
-      ? `, left over ${offcuts.map((offcut) => offcut.size).join(', ')}`
-      : ', nothing left over';
+    offcuts.length > 0 ? `left over ${offcuts.map((offcut) => offcut.size).join(', ')}` : 'nothing left over';
+  const kinds = [...new Map(pieces.map((piece) => [piece.partId, piece])).values()];
   return (
     <View style={styles.drawn}>
       <View style={styles.title}>
-        <Words>{size}</Words>
-        <Words size="small" tone="soft">
+        <Words>{`${noun} ${number}: ${size}`}</Words>
+        <Words size="small" tone="soft" align="right" style={styles.grow}>
           {from} · {layout.count === 1 ? 'one like this' : `${layout.count} like this`}
         </Words>
       </View>
@@ -92,17 +117,85 @@ const Drawn = ({
         length={layout.length}
         width={layout.width}
         longest={longest}
+        zoom={zoom}
         color={ink.wood[woodTone(layout.material)]}
         pieces={pieces}
         offcuts={offcuts}
-        label={`${size} ${layout.material}: ${pieces.map((piece) => `${piece.name} ${piece.size}`).join(', ')}${left}`}
+        onPiece={(key) => onChoose(pieces[Number(key)]?.partId ?? '')}
+        label={`${size} ${layout.material}: ${pieces.map((piece) => `${piece.name} ${piece.size}`).join(', ')}, ${left}`}
       />
+      <View style={styles.kinds}>
+        {kinds.map(({ partId, name, size: own }) => {
+          const count = pieces.filter((piece) => piece.partId === partId).length;
+          return (
+            <Button
+              key={partId}
+              mode="text"
+              compact
+              onPress={() => onChoose(partId)}
+              accessibilityLabel={`${name}: where its pieces are`}
+            >
+              {`${name} ${own}${count > 1 ? ` × ${count}` : ''}`}
+            </Button>
+          );
+        })}
+      </View>
+      <Words size="small" tone="soft">
+        {[...layout.storeCuts.map((cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`), `${left.charAt(0).toUpperCase()}${left.slice(1)}.`].join(' ')}
+      </Words>
+      {chosen?.number === number ? <Where partId={chosen.partId} number={number} plan={plan} project={project} /> : null}
     </View>
   );
+}; // prettier-ignore
+
+/** A part: how many of it there are, on which boards, and the way to where it is written down. */
+const Where = ({ partId, number, plan, project }: { partId: string; number: number; plan: Plan; project: Project }) => {
+  const own = (layout: Layout) => layout.pieces.filter((piece) => piece.partId === partId).length;
+  const on = plan.layouts.map((layout, index) => ({ number: index + 1, each: own(layout), count: layout.count })).filter(({ each }) => each > 0);
+  const total = on.reduce((sum, { each, count }) => sum + each * count, 0);
+  const piece = plan.layouts.flatMap(({ pieces }) => pieces).find((each) => each.partId === partId);
+  const others = on.filter((each) => each.number !== number);
+  const here = on.find((each) => each.number === number);
+  const words = [
+    `${piece?.part ?? ''} (${piece?.group ?? ''}): ${total} in all, ${here?.each ?? 0} on this one.`,
+    others.length === 0 ? 'None on other boards.' : `Also on ${others.map((each) => `${each.number} (${each.each}${each.count > 1 ? ` on each of ${each.count}` : ''})`).join(', ')}.`,
+  ];
+  return (
+    <Row style={styles.where}>
+      <View role="status">
+        <Words>{words.join(' ')}</Words>
+        <Link href={`/project/${project.id}/parts`} style={styles.link}>
+          <Words tone="good">Show the parts</Words>
+        </Link>
+      </View>
+    </Row>
+  );
+}; // prettier-ignore
+
+const sides = (length: number, width: number, unit: LengthUnit): string =>
+  `${formatLength(length, unit)} x ${formatLength(width, unit)}`;
+
+/** Whether something is as wide as its board: then its length says enough. */
+const isWhole = ({ kind, width }: Layout, across: number): boolean => kind === 'board' && across >= width;
+
+const sizeOf = (layout: Layout, outline: [number, number][], unit: LengthUnit): string => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  const across = Math.max(...ys) - Math.min(...ys);
+  // A parallelogram is as long as its edge, not as it reaches.
+  const low = outline.filter(([, y]) => y === Math.min(...ys)).map(([x]) => x);
+  const high = outline.filter(([, y]) => y === Math.max(...ys)).map(([x]) => x);
+  const along = Math.max(Math.max(...low) - Math.min(...low), Math.max(...high) - Math.min(...high));
+  if (xs.length === 0) return '';
+  return isWhole(layout, across) ? formatLength(along, unit) : sides(along, across, unit);
 };
 
 const styles = StyleSheet.create({
   pad: { padding: 16 },
+  zoom: { paddingBottom: 4 },
   drawn: { paddingHorizontal: 16, paddingVertical: 10, gap: 6 },
   title: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: 12 },
+  grow: { flexShrink: 1 },
+  kinds: { flexDirection: 'row', flexWrap: 'wrap', marginHorizontal: -8 },
+  where: { paddingHorizontal: 12, paddingVertical: 8 },
+  link: { paddingVertical: 12, minHeight: 44, display: 'flex' },
 });

@@ -6,10 +6,11 @@ import { formatLength, formatMoney } from '@/core/measure';
 import type { Plan, PlanProblem } from '@/core/plan';
 import { useProject, type OpenProject } from '@/data';
 import { shownPlan, useByHand, usePlanAndMoney } from '@/planning';
-import { Band, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
+import { Band, Button, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
 import { Boards } from './Boards';
 import { BoughtForm, type Bought } from './BoughtForm';
 import { BuyList } from './BuyList';
+import { Several } from './Several';
 
 /** What to buy, by store, and how every board and sheet is cut. */
 export const BuyPlace = ({ id }: { id: string }) => {
@@ -25,7 +26,7 @@ const VIEWS = [
 const Buy = ({ open }: { open: OpenProject }) => {
   const { project, book } = open;
   const isWide = useIsWide();
-  const { plan, money } = usePlanAndMoney(project, book);
+  const { plan, money, doing, stop } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
   const byHand = useByHand(project, book);
   const [view, setView] = useState<'list' | 'boards'>('list');
@@ -54,14 +55,19 @@ const Buy = ({ open }: { open: OpenProject }) => {
           <Words size="title">{formatMoney(money.toBuy, project.currency)} to buy</Words>
           {shown?.status === 'proved' ? (
             <Stamp text="proved cheapest" />
-          ) : shown && shown.total > shown.lowerBound ? (
+          ) : shown && doing === null && shown.total > shown.lowerBound ? (
             <Stamp text="not proved" tone="plain" />
           ) : null}
         </View>
         {shown ? (
           <Words size="small" tone="soft">
-            {proofWords(shown)}
+            {doing === null ? proofWords(shown) : doingWords(shown, doing)}
           </Words>
+        ) : null}
+        {doing !== null && doing !== 'bound' ? (
+          <Button mode="text" compact onPress={stop} style={styles.stop}>
+            Stop looking
+          </Button>
         ) : null}
         {shown && plan.status !== 'infeasible' && byHand !== null && byHand > shown.total ? (
           <Words size="small" tone="soft">
@@ -71,7 +77,14 @@ const Buy = ({ open }: { open: OpenProject }) => {
       </View>
       {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
       {isWide ? null : <Segments label="Views of the plan" value={view} onChange={setView} options={VIEWS} />}
-      {isWide || view === 'list' ? <BuyList open={open} plan={shown} onEdit={setBought} /> : boards}
+      {isWide || view === 'list' ? (
+        <>
+          <BuyList open={open} plan={shown} onEdit={setBought} />
+          {plan.status === 'infeasible' ? null : <Several open={open} />}
+        </>
+      ) : (
+        boards
+      )}
       {isWide ? null : form}
     </Columns>
   );
@@ -82,8 +95,18 @@ const proofWords = ({ status, total, lowerBound, currency }: Plan): string => {
   if (total === 0) return 'All that is needed is bought.';
   if (status === 'proved') return 'No way to buy and cut it costs less at these prices.';
   if (total <= lowerBound) return 'No plan can cost less.';
-  return `A good plan, not proved cheapest: a better one could save ${formatMoney(total - lowerBound, currency)} at the most.`;
+  return `At most ${formatMoney(total - lowerBound, currency)} above the best possible.`;
 };
+
+const DOING = {
+  bound: 'Working out what it must cost at the least',
+  better: 'Looking for a cheaper way to cut',
+  proof: 'Looking whether any way is cheaper',
+};
+
+/** What the planner is at, and how far it has come. */
+const doingWords = ({ total, lowerBound, currency }: Plan, doing: keyof typeof DOING): string =>
+  `${DOING[doing]}: ${formatMoney(total, currency)} so far, none can be below ${formatMoney(lowerBound, currency)}.`;
 
 /** What cannot be made, and why. */
 const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: string }) => {
@@ -130,6 +153,7 @@ const styles = StyleSheet.create({
   pad: { padding: 16 },
   head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
   headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
+  stop: { alignSelf: 'flex-start', marginLeft: -8 },
   problem: { paddingHorizontal: 16, paddingVertical: 10 },
   problemLine: { flexDirection: 'row', gap: 10, alignItems: 'center' },
   grow: { flex: 1 },

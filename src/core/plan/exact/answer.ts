@@ -56,6 +56,8 @@ const FULL = 1e-7;
 const MOST_ROUNDS = 40;
 /** Items of which more are wanted than this are left to the solver. */
 const MOST_BY_TABLE = 20_000;
+/** So many dives for pieces on the boards that must be bought at the least. */
+const MOST_DIVES = 6;
 /** Patterns near the bound that are handed to the solver together. */
 const MOST_NEAR = 12_000;
 
@@ -183,7 +185,9 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     const held = roots.get(answer);
     if (held) return held;
     setStores(answer);
-    const root = generate(masterOf(), pool, wood, all, isLate);
+    // Cut both ways, patterns take long to find; the time is better spent on whole ones.
+    const end = wood.spaces.some(({ isParted }) => isParted) ? left() * 0.6 : 0;
+    const root = generate(masterOf(), pool, wood, all, () => isLate() || left() < end);
     if (root.isComplete) roots.set(answer, root);
     return root;
   }
@@ -210,9 +214,13 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
         if (!filled.isComplete || !addCut(filled)) return;
         continue;
       }
-      const end = left() * 0.8;
-      const times = dive(filler.master, wood, pool, FULL, () => isLate() || left() < end);
-      if (times) take(answer, times, result.values, result.objective);
+      const end = left() * 0.5;
+      const isOver = () => isLate() || left() < end;
+      // Each dive leaves patterns behind that lead the next another way.
+      for (let dives = 0; dives < MOST_DIVES && !isOver(); dives++) {
+        const times = dive(filler.master, wood, pool, FULL, isOver);
+        if (times) return take(answer, times, result.values, result.objective);
+      }
       return;
     }
   }

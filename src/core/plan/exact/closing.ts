@@ -2,10 +2,11 @@ import type { Basket } from '../assemble';
 import type { PlanInput } from '../input';
 import type { Answer, Answerer } from './answer';
 import { basketOf, type Chosen } from './baskets';
-import type { Solver } from './highs';
+import type { MipResult, Solver } from './highs';
 import type { Program, Row } from './program';
 import { timesOf } from './search';
 import { asTerms, tillProgram, type Mode } from './till';
+import type { Share } from './share';
 import type { Pattern } from './types';
 
 /**
@@ -42,55 +43,72 @@ export const closeAtTill = (
   const inParts = linear.solve();
   linear.end();
   if (!inParts) return { basket: null, bound: cost };
-  const whole: Program = { ...program, cost: [...program.cost], lower: [...program.lower], upper: [...program.upper], whole: [...program.whole], rows: [...program.rows] };
-  const placed: { first: number; patterns: Pattern[] }[] = [];
-  for (const [index, answerer] of answerers.entries()) {
-    const { share } = answerer;
+  const near = answerers.map((answerer, index) => {
     const answer = answers[index] as Answer;
-    const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
-    const known = new Set(at.keys());
-    const patterns = answerer.near(answer, answer.bound + spare);
-    if (!patterns) return { basket: null, bound: 0 };
-    const first = whole.cost.length;
+    return answerer.near(answer, answer.bound + spare);
+  });
+  const isAll = near.every((patterns) => patterns !== null);
+  // Where not all patterns can be told, boards alone still say what it costs at the least; those found say what is good.
+  const inBoards = isAll ? null : solve(near, left() / 2);
+  if (inBoards && (inBoards.isInfeasible || inBoards.bound >= cost)) return { basket: null, bound: cost };
+  const patterns = answerers.map((answerer, index) => near[index] ?? answerer.patterns);
+  const result = solve(patterns, isAll ? left() : left() / 2);
+  const bound = inBoards?.bound ?? (result.isInfeasible ? cost : result.bound);
+  return { basket: result.values && basketOf(chosen(patterns, result.values, result.first), input), bound };
+
+  /** The program with these patterns; a share without is held by its cuts alone. */
+  function solve(given: (Pattern[] | null)[], seconds: number): MipResult & { first: number[] } {
+    const whole: Program = { cost: [...program.cost], lower: [...program.lower], upper: [...program.upper], whole: [...program.whole], rows: [...program.rows, cutoff] };
+    const first = answerers.map(({ share }, index) => {
+      const begin = whole.cost.length;
+      addShare(whole, share, given[index] ?? null);
+      whole.rows.push(...(shareRows[index] ?? []));
+      return begin;
+    });
+    const found = solver.mip(whole, { seconds, gap: 0.9 });
+    return { ...found, bound: found.isInfeasible ? Infinity : Math.ceil(found.bound - 1e-4), first };
+  }
+
+  function addShare(whole: Program, share: Share, own: Pattern[] | null): void {
+    const at = new Map(tagsOf(share).map(({ column, own: place }) => [place, column]));
     const { types, stocks } = share.wood;
-    for (const { counts } of patterns) {
+    // What is only bought; rows of tiers are there already.
+    if (types.length === 0)
+      for (const row of share.program.rows)
+        if (row.terms.every(([column]) => at.has(column))) whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
+    if (!own) return;
+    const begin = whole.cost.length;
+    for (const { counts } of own) {
       whole.cost.push(0);
       whole.lower.push(0);
       whole.upper.push(Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count)))));
       whole.whole.push(true);
     }
-    placed.push({ first, patterns });
-    const rows: Row[] = [
-      ...types.map(({ demand }, type): Row => ({
+    types.forEach(({ demand }, type) =>
+      whole.rows.push({
         lower: demand,
         upper: Infinity,
-        terms: patterns.flatMap(({ counts }, place) => counts.filter(([own]) => own === type).map(([, count]): [number, number] => [first + place, count])),
-      })),
-      ...stocks.map((_, stock): Row => ({
+        terms: own.flatMap(({ counts }, place) => counts.filter(([each]) => each === type).map(([, count]): [number, number] => [begin + place, count])),
+      }),
+    );
+    stocks.forEach((_, stock) =>
+      whole.rows.push({
         lower: -(share.supply[stock]?.owned ?? 0),
         upper: Infinity,
         terms: [
           ...asTerms(share.supply[stock]?.terms ?? [], at),
-          ...patterns.flatMap((pattern, place): [number, number][] => (pattern.stock === stock ? [[first + place, -1]] : [])),
+          ...own.flatMap((pattern, place): [number, number][] => (pattern.stock === stock ? [[begin + place, -1]] : [])),
         ],
-      })),
-      // Its own rows: what is only bought. Those of tiers are there already.
-      ...share.program.rows.filter(({ terms }) => terms.every(([column]) => known.has(column)) && types.length === 0).map((row) => ({ ...row, terms: asTerms(row.terms, at) })),
-      ...(shareRows[index] ?? []),
-    ];
-    whole.rows.push(...rows);
+      }),
+    );
   }
-  whole.rows.push(cutoff);
-  const result = solver.mip(whole, { seconds: left(), gap: 0.9 });
-  if (result.isInfeasible) return { basket: null, bound: cost };
-  const bound = Math.ceil(result.bound - 1e-4);
-  const { values } = result;
-  if (!values) return { basket: null, bound };
-  const chosen = answerers.map((answerer, index): Chosen => {
-    const { first, patterns } = placed[index] as (typeof placed)[number];
-    const own: number[] = [];
-    for (const { column, own: place } of tagsOf(answerer.share)) own[place] = values[column] ?? 0;
-    return { answerer: { share: answerer.share, patterns }, times: timesOf(values, first, patterns.length), values: own };
-  });
-  return { basket: basketOf(chosen, input), bound };
+
+  function chosen(given: Pattern[][], values: ArrayLike<number>, first: number[]): Chosen[] {
+    return answerers.map(({ share }, index) => {
+      const patterns = given[index] ?? [];
+      const own: number[] = [];
+      for (const { column, own: place } of tagsOf(share)) own[place] = values[column] ?? 0;
+      return { answerer: { share, patterns }, times: timesOf(values, first[index] ?? 0, patterns.length), values: own };
+    });
+  }
 }; // prettier-ignore

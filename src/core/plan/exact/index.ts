@@ -115,7 +115,8 @@ export const bestPlan = (
   function take(found: Basket): void {
     const plan = planOf(known, found);
     const bare = bareCost(plan, found, known);
-    if (bare < best.bare && isCarried(plan, known.settings)) best = { plan, bare };
+    const isBetter = bare < best.bare || (bare === best.bare && tieOf(plan) < tieOf(best.plan));
+    if (isBetter && isCarried(plan, known.settings)) best = { plan, bare };
   }
 
   /** All shares are known: what is left between plan and bound is rounding at the till, and thresholds. */
@@ -128,6 +129,12 @@ export const bestPlan = (
 };
 
 const costOf = (answers: Answer[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
+
+/** Of plans that cost the same: fewer stores, then less wood. */
+const tieOf = ({ stores, buys }: Plan): number => {
+  const wood = buys.reduce((sum, { kind, qty, pack, length, width }) => sum + (kind === 'hardware' ? 0 : qty * pack * length * (kind === 'sheet' ? width : 1)), 0);
+  return stores.length + wood / (wood + 1e12);
+}; // prettier-ignore
 
 const STEPS: Answer['next'][] = ['parts', 'bound', 'pieces', 'all'];
 const step = ({ next }: Answer): number => STEPS.indexOf(next);

@@ -87,23 +87,22 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
   const stacks = [...bySize].map(([size, own]) => ({ size, own, ...stackOf(own, worth, high, first) }));
   const heights = new Set<number>();
   for (const { worths } of stacks) for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
-  // Second cuts: the most that a strip h high holds; only those better than any lower one.
+  // First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as
+  // are passed over, as soon as a bound of theirs says so.
   const strips: { height: number; worth: number }[] = [];
-  let best = 0;
-  for (const height of [...heights].sort((a, b) => a - b)) {
-    const row = rowOf(stacks, height, wide);
-    const value = row[wide] as number;
-    if (value > best) strips.push({ height, worth: value });
-    best = Math.max(best, value);
-  }
-  // First cuts.
   const total = new Float64Array(high + 1);
   for (let cell = 1; cell <= high; cell++) {
     let most = total[cell - 1] as number;
     for (const { height, worth: value } of strips) {
-      if (height > cell) break;
       const sum = (total[cell - height] as number) + value;
       if (sum > most) most = sum;
+    }
+    if (heights.has(cell) && atMost(stacks, cell, wide) > most) {
+      const value = rowOf(stacks, cell, wide)[wide] as number;
+      if (value > most) {
+        strips.push({ height: cell, worth: value });
+        most = value;
+      }
     }
     total[cell] = most;
   }
@@ -155,6 +154,13 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
     return parts.length === 1 && parts[0] ? parts[0] : { axis: first, parts };
   }
 }; // prettier-ignore
+
+/** What a strip cannot be worth more than: filled with what is worth most for its size, the last in part. */
+const atMost = (stacks: { size: number; worths: Float64Array }[], height: number, wide: number): number => {
+  let best = 0;
+  for (const { size, worths } of stacks) best = Math.max(best, (worths[height] as number) / size);
+  return best * wide * (1 + 1e-12);
+};
 
 const stackOf = (own: Placed[], worth: Float64Array, high: number, axis: Axis): { worths: Float64Array } => {
   const worths = new Float64Array(high + 1);

@@ -55,7 +55,7 @@ export const timesOf = (values: ArrayLike<number>, first: number, count: number)
   ]).filter(([, times]) => times > 0);
 
 /** How far a dive turns back before it gives up. */
-const MOST_TURNS = 12;
+const MOST_TURNS = 80;
 
 /**
  * Dives for whole patterns: those that the linear program cuts whole times are kept, then the one it is surest of is
