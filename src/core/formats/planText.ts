@@ -46,7 +46,7 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
 const statusWords = (plan: Plan, money: (minor: number) => string): string =>
   plan.status === 'proved'
     ? 'proved cheapest'
-    : `a good plan, not proved: none is below ${money(plan.lowerBound)}`;
+    : `at most ${money(plan.total - plan.lowerBound)} above the best possible`;
 
 const named = ({ source, section, material }: Layout): string =>
   'owned' in source

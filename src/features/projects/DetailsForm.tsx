@@ -1,101 +1,5 @@
-import {
-  decimals,
-  formatLength,
-  isCurrency,
-  parseCount,
-  parseDecimal,
-  parseLength,
-  parseMoney,
-  toMain,
-  type LengthUnit,
-} from '@/core/measure';
-import { withUnit } from '@/core/formats';
-import type { PlanSettings, Project } from '@/core/project';
-import { ok, type Problem, type Result } from '@/core/result';
 import { Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
-
-/** The details of a project as they are typed. */
-export interface DetailsDraft {
-  name: string;
-  note: string;
-  unit: LengthUnit;
-  currency: string;
-  target: string;
-  builds: string;
-  tax: string;
-  taxIncluded: boolean;
-  kerf: string;
-  endTrim: string;
-  sheetTrim: string;
-  shortOk: string;
-}
-
-/** What the details form changes of a project. */
-export type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings'>;
-
-export const draftOf = ({ name, note, unit, currency, target, builds, settings }: Details): DetailsDraft => ({
-  name,
-  note,
-  unit,
-  currency,
-  target: target === null ? '' : toMain(target, currency).toFixed(decimals(currency)),
-  builds: String(builds),
-  tax: String(Number((settings.tax * 100).toFixed(4))),
-  taxIncluded: settings.taxIncluded,
-  kerf: settings.kerf.text,
-  endTrim: settings.endTrim.text,
-  sheetTrim: settings.sheetTrim.text,
-  shortOk: settings.shortOk.text,
-});
-
-const LENGTHS = ['kerf', 'endTrim', 'sheetTrim', 'shortOk'] as const;
-
-/** The typed details as a project holds them; every fault with the field as its place. */
-export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Details> => {
-  const problems: Problem[] = [];
-  const need = <T,>(place: keyof DetailsDraft, result: Result<T>, otherwise: T): T => {
-    if (result.ok) return result.value;
-    problems.push(...result.problems.map((problem) => ({ ...problem, place })));
-    return otherwise;
-  };
-  const fault = (place: keyof DetailsDraft, sentence: string) =>
-    problems.push({ code: 'details', place, sentence });
-  const currency = draft.currency.trim().toUpperCase();
-  if (draft.name.trim() === '') fault('name', 'Give the project a name.');
-  if (!isCurrency(currency))
-    fault('currency', 'Write the three letters of the currency, such as USD or EUR.');
-  const target = draft.target.trim() === '' ? null : need('target', parseMoney(draft.target, currency), null);
-  const builds = need('builds', parseCount(draft.builds), 1);
-  const percent = need('tax', parseDecimal(draft.tax.replace('%', '')), 0);
-  if (percent > 100) fault('tax', 'Tax is a share in percent, at most 100.');
-  const settings: PlanSettings = { ...held, tax: percent / 100, taxIncluded: draft.taxIncluded };
-  for (const place of LENGTHS) {
-    const ticks = need(place, parseLength(draft[place], draft.unit), 0);
-    settings[place] = { text: draft[place].trim(), ticks };
-  }
-  if (settings.kerf.ticks > 320 * 20)
-    fault('kerf', `A saw cut of ${formatLength(settings.kerf.ticks, draft.unit)} is wider than any blade.`);
-  if (problems.length > 0) return { ok: false, problems };
-  return ok({
-    name: draft.name.trim(),
-    note: draft.note,
-    unit: draft.unit,
-    currency,
-    target,
-    builds,
-    settings,
-  });
-};
-
-/** The draft with another unit for bare numbers: lengths that had none keep theirs. */
-const inUnit = (draft: DetailsDraft, unit: LengthUnit): DetailsDraft => {
-  const changed = { ...draft, unit };
-  for (const place of LENGTHS) {
-    const ticks = parseLength(draft[place], draft.unit);
-    if (ticks.ok) changed[place] = withUnit({ text: draft[place].trim(), ticks: ticks.value }, draft.unit);
-  }
-  return changed;
-};
+import { inUnit, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
 
 const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD'];
 const OTHER = 'Other';
@@ -113,7 +17,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
     read.ok ? null : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
   const isUsual = CURRENCIES.includes(draft.currency);
   const field = (
-    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded'>,
+    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'canRip'>,
     label: string,
     help?: string,
   ) => (
@@ -124,7 +28,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       error={draft[place] === '' && (place === 'name' || place === 'currency') ? null : error(place)}
       help={help}
       onSubmitEditing={onSubmit}
-      pad={LENGTHS.some((length) => length === place) ? draft.unit : undefined}
+      pad={[...LENGTHS, 'carryLength', 'carryWidth'].includes(place) ? draft.unit : undefined}
       inputMode={place === 'target' || place === 'tax' ? 'decimal' : place === 'builds' ? 'numeric' : 'text'}
     />
   );
@@ -165,10 +69,32 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       )}
       {field('endTrim', 'Trimmed off each end of a board')}
       {field('sheetTrim', 'Trimmed off each edge of a sheet')}
+      <Choice
+        label="Ripping boards lengthwise"
+        value={draft.canRip ? 'yes' : 'no'}
+        options={RIPPING}
+        onChange={(value) => onChange({ ...draft, canRip: value === 'yes' })}
+      />
+      {field(
+        'carryLength',
+        'Longest that goes in the car',
+        'Blank: anything. Longer boards are sawn once at stores that saw.',
+      )}
+      {field('carryWidth', 'Widest that goes in the car', 'Blank: anything.')}
+      {field(
+        'spare',
+        'Extra boards against defects',
+        'By material, in percent: stud 10, pine 5. Cheaper grades want more (rule of thumb).',
+      )}
       {field('note', 'Note')}
     </>
   );
 };
+
+const RIPPING = [
+  { value: 'no', label: 'No table saw' },
+  { value: 'yes', label: 'Table saw' },
+] as const;
 
 const nothing = { text: '0', ticks: 0 };
 const zero = { kerf: nothing, endTrim: nothing, sheetTrim: nothing, shortOk: nothing };

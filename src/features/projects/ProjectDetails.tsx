@@ -4,7 +4,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { emptyGroup, emptyProject, type Project } from '@/core/project';
 import { addProject, newId, useSettings, type OpenProject } from '@/data';
 import { Button, Sheet } from '@/ui';
-import { DetailsForm, draftOf, readDraft, type Details } from './DetailsForm';
+import { DetailsForm } from './DetailsForm';
+import { draftOf, readDraft, type Details } from './detailsDraft';
 
 interface Props {
   title: string;

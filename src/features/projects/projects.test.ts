@@ -1,5 +1,5 @@
 import { emptyBook, emptyProject, emptyStore, type Price } from '@/core/project';
-import { draftOf, readDraft } from './DetailsForm';
+import { draftOf, readDraft } from './detailsDraft';
 import { mergeBook } from './mergeBook';
 
 const project = { ...emptyProject('p', 'Puppet stage', 'in', 'USD'), target: 12050 };
@@ -34,6 +34,23 @@ test('every wrong detail is named, with a sentence', () => {
     'tax',
   ]);
 });
+
+test('a table saw, what goes in the car, and extra boards by material', () => {
+  const draft = { ...draftOf(project), canRip: true, carryLength: '8ft', spare: 'stud 10 %, select pine 2.5' };
+  const read = readDraft(draft, project.settings);
+  expect(read.ok && read.value.settings).toMatchObject({
+    tools: ['mitre-saw', 'table-saw'],
+    maxCarryLength: { text: '8ft' },
+    spare: { stud: 0.1, 'select pine': 0.025 },
+  });
+  const settings = read.ok ? read.value.settings : project.settings;
+  const again = draftOf({ ...project, settings });
+  expect(again).toMatchObject({ canRip: true, carryLength: '8ft', spare: 'stud 10, select pine 2.5' });
+  const back = readDraft({ ...again, canRip: false, carryLength: '', spare: '' }, settings);
+  expect(back.ok && back.value.settings).toMatchObject({ tools: ['mitre-saw'], maxCarryLength: null, spare: {} });
+  const wrong = readDraft({ ...draft, spare: 'stud many', carryWidth: 'x' }, project.settings);
+  expect(!wrong.ok && wrong.problems.map(({ place }) => place)).toEqual(['carryWidth', 'spare']);
+}); // prettier-ignore
 
 test('a blank target is none, tax is a share', () => {
   const read = readDraft({ ...draftOf(project), target: '', tax: '8.25 %' }, project.settings);
