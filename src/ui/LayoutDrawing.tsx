@@ -143,7 +143,9 @@ export const LayoutDrawing = ({
                     />
                   </>
                 ) : text && bottom - top > 15 ? (
-                  <Label x={(left + right) / 2} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
+                  places(left, right, screen).map((x) => (
+                    <Label key={x} x={x} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
+                  ))
                 ) : null}
               </G>
             );
@@ -171,6 +173,12 @@ const InPane = ({
   ) : (
     children
   );
+
+/** Where a piece is written on: in its middle; enlarged beyond the screen, once for each screen. */
+const places = (left: number, right: number, screen: number): number[] => {
+  const times = Math.max(1, Math.round((right - left) / screen));
+  return Array.from({ length: times }, (_, at) => left + ((right - left) * (at + 0.5)) / times);
+};
 
 /** The first text that fits a width. */
 const fitting = (texts: string[], width: number): string | null =>

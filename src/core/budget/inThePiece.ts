@@ -1,12 +1,12 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../measure';
-import type { Layout, Plan, Point } from '../plan';
+import { faceOf, type Layout, type Plan, type Point } from '../plan';
 import type { Project } from '../project';
 import { nameKey } from '../wood';
 import { resolve } from '../project';
 
 /**
- * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from (by
- * length, by area), its share of a pack, without trips and what is left over. Parts that the plan lacks are absent.
+ * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from, by
+ * their face, its share of a pack, without trips and what is left over. Parts that the plan lacks are absent.
  */
 export const inThePiece = (project: Project, plan: Plan): Record<string, Minor> => {
   const micros: Record<string, Micros> = {};
@@ -24,12 +24,7 @@ export const inThePiece = (project: Project, plan: Plan): Record<string, Minor> 
   );
 };
 
-const share = (layout: Layout, outline: Point[]): number =>
-  layout.kind === 'board'
-    ? extent(outline.map(([x]) => x)) / layout.length
-    : (extent(outline.map(([x]) => x)) * extent(outline.map(([, y]) => y))) / (layout.length * layout.width);
-
-const extent = (values: number[]): number => Math.max(...values) - Math.min(...values);
+const share = (layout: Layout, outline: Point[]): number => faceOf(outline) / (layout.length * layout.width);
 
 /** What one piece of an item costs, from what is to buy and what was bought; null when it is neither. */
 const hardwarePrice = (plan: Plan, project: Project, item: string): Micros | null => {

@@ -1,5 +1,5 @@
 import { formatLength, formatMoney, formatTag, type LengthUnit } from '../measure';
-import type { Layout, Plan } from '../plan';
+import { sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 
 /** A plan as text that a person can take to the store: what to buy where, and every board with its cuts. */
 export const planText = (plan: Plan, unit: LengthUnit): string => {
@@ -30,12 +30,15 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
     lines.push(`  ${layout.count} x ${named(layout)} ${length(layout.length)}${layout.kind === 'sheet' ? ` x ${length(layout.width)}` : ''}`); // prettier-ignore
     for (const { kind, at, on } of layout.storeCuts)
       lines.push(`    at the store: ${kind} at ${length(at)}${on ? ` of ${on}` : ''}`);
+    const size = (along: number, across: number): string =>
+      layout.kind === 'board' && across >= layout.width
+        ? length(along)
+        : `${length(along)} x ${length(across)}`;
     for (const { part, group, outline } of layout.pieces) {
-      const [x, y] = [outline.map(([along]) => along), outline.map(([, across]) => across)];
-      const side = layout.kind === 'sheet' ? ` x ${length(Math.max(...y) - Math.min(...y))}` : '';
-      lines.push(`    ${length(Math.max(...x) - Math.min(...x))}${side}  ${part} (${group})`);
+      const { along, across } = sidesOf(outline);
+      lines.push(`    ${size(along, across)}  ${part} (${group})`);
     }
-    const left = layout.offcuts.map((offcut) => length(offcut.length));
+    const left = usefulOffcuts(layout.offcuts).map((offcut) => size(offcut.length, offcut.width));
     if (left.length > 0) lines.push(`    left: ${left.join(', ')}`);
   }
   for (const { part, group, by, count } of plan.short)

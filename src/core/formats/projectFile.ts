@@ -30,8 +30,8 @@ export const writeProjectFile = (project: Project, book: Book): string => {
     prices: book.prices,
   };
   const needed = new Set(
-    needsOf(resolve(project).parts, currentOffers(inCurrency)).flatMap(({ offers }) =>
-      offers.map((offer) => offer.itemKey),
+    needsOf(resolve(project).parts, currentOffers(inCurrency), project.settings.tools).flatMap(
+      ({ offers, ripped }) => [...offers, ...ripped].map((offer) => offer.itemKey),
     ),
   );
   const prices = Object.values(book.prices).filter(

@@ -1,13 +1,13 @@
 import type { Ticks } from '../measure';
 import { fits } from '../prices';
 import { allows, type PlanSettings, type ResolvedPart } from '../project';
-import { nameKey } from '../wood';
+import { canRipWith, nameKey } from '../wood';
 import { waysOn } from './cutting';
 import type { PlanInput } from './input';
 import type { Stock } from './stock';
 
 /** Whether boards may be ripped. */
-export const canRip = ({ tools }: PlanSettings): boolean => tools?.includes('table-saw') ?? false;
+export const canRip = ({ tools }: PlanSettings): boolean => canRipWith(tools);
 
 /** A thing on sale or owned, as far as cutting goes. */
 export interface Supply {

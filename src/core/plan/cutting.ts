@@ -1,6 +1,6 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { reach } from '../wood';
+import { reach, stripWidth } from '../wood';
 import type { Stock } from './stock';
 
 /**
@@ -82,7 +82,7 @@ export const waysOn = (part: ResolvedPart, stock: Pick<Stock, 'kind' | 'thicknes
     const isTurned = part.grain === 'any' && part.length !== part.width;
     return isTurned ? [given, { part, along: given.across, across: given.along }] : [given];
   }
-  const across = strip(part, stock.thickness);
+  const across = stripWidth(part, stock.thickness);
   if (across === null || across > stock.width) return [];
   const { ends, length, thickness, width } = part;
   const angle = ends.shape === 'square' ? 0 : (ends.angle * Math.PI) / 180;
@@ -90,7 +90,3 @@ export const waysOn = (part: ResolvedPart, stock: Pick<Stock, 'kind' | 'thicknes
   const along = { full: reach(ends, length, thickness, width), slack: part.shortOk, pad };
   return [{ part, along, across: { full: across, slack: 0, pad: 0 } }];
 }; // prettier-ignore
-
-/** How wide a strip of a board so thick makes a part of this section; null where thickness would have to be resawn. */
-const strip = ({ thickness, width }: ResolvedPart, thick: Ticks): Ticks | null =>
-  thick === thickness ? width : thick === width ? thickness : null;

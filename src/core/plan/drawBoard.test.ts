@@ -1,3 +1,4 @@
+import { faceOf, sidesOf } from './outline';
 import { fromInches, fromMm } from '../measure';
 import { measure } from '../project';
 import { planCsv, type Case } from '../testing';
@@ -81,4 +82,13 @@ test('a sheet is ripped into rows, a row crosscut, a low piece ripped to its wid
 test('like boards are counted, not repeated', () => {
   const { plan } = first({ parts: 'part,qty,section,length\na,6,2x4,40', prices: PRICES });
   expect(plan.layouts.map(({ count, pieces }) => [count, pieces.length])).toEqual([[3, 2]]);
+});
+
+test('a trapezoid holds its mean length of a board; a parallelogram is as long as its edge', () => {
+  const { layout } = first({ parts: 'part,qty,section,length,ends\na,1,2x4,40,mitre 45', prices: PRICES });
+  const outline = layout.pieces[0]?.outline ?? [];
+  expect(faceOf(outline)).toBe(fromInches(36.5) * fromInches(3.5));
+  expect(sidesOf(outline)).toEqual({ along: fromInches(40), across: fromInches(3.5) });
+  const slanted = first({ parts: 'part,qty,section,length,ends\na,1,2x4,40,parallel 45', prices: PRICES });
+  expect(sidesOf(slanted.layout.pieces[0]?.outline ?? []).along).toBe(fromInches(40));
 });

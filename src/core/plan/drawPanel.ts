@@ -36,7 +36,9 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
     return list.flatMap((part, index) => {
       const size = sizes[index] ?? 0;
       const isLast = index === list.length - 1;
-      if (at + size < total) cut(axis, begin + at + size, on);
+      // A slanted saw takes more than its kerf: that lies behind the piece.
+      const pad = isLeaf(part) ? part[axis].pad : 0;
+      if (at + size < total) cut(axis, begin + at + size - pad, on);
       const own = axis === 'along' ? { ...cell, x: begin + at, length: size } : { ...cell, y: begin + at, width: size };
       at += size + kerf;
       if (isLast && at < total) drawing.offcuts.push(axis === 'along' ? { ...cell, x: begin + at, length: total - at } : { ...cell, y: begin + at, width: total - at });
@@ -51,7 +53,7 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
     drawing.pieces.push(pieceOf(part, outlineIn(part.ends, part, cell.x, cell.y, own, width)));
     const short = shortOf(part, Math.max(along.full - length, across.full - width));
     if (short) drawing.short.push(short);
-    if (length < cell.length) {
+    if (length + along.pad < cell.length) {
       cut('along', cell.x + length, on);
       const left = cell.length - length - along.pad - kerf;
       if (left > 0) drawing.offcuts.push({ ...cell, x: cell.x + length + along.pad + kerf, length: left });

@@ -7,3 +7,4 @@ export { taxAt } from './buying';
 export { bestPlan, type Progress } from './exact';
 export { solverOf, type Highs, type Solver } from './exact/highs';
 export { thing } from './problems';
+export { faceOf, sidesOf, usefulOffcuts } from './outline';

@@ -1,4 +1,4 @@
-import { nameKey, thicknessName } from '../wood';
+import { canRipWith, nameKey, stripWidth, thicknessName } from '../wood';
 import { allows, type Kind, type ResolvedPart } from '../project';
 import type { Offer } from './offers';
 import type { Ticks } from '../measure';
@@ -19,10 +19,12 @@ export interface Need {
   longest: Ticks;
   /** What is sold that it could be made of; empty: the price is missing. */
   offers: Offer[];
+  /** Wider boards that it can be ripped from, where there is a saw for that. */
+  ripped: Offer[];
 }
 
-/** What a project needs a price for, in the order of its parts, each with the offers that fit. */
-export const needsOf = (parts: ResolvedPart[], offers: Offer[]): Need[] => {
+/** What a project needs a price for, in the order of its parts, each with the offers that fit, or that `tools` can rip. */
+export const needsOf = (parts: ResolvedPart[], offers: Offer[], tools: string[] = []): Need[] => {
   const needs = new Map<string, Need>();
   for (const part of parts) {
     const key = needKey(part);
@@ -37,6 +39,7 @@ export const needsOf = (parts: ResolvedPart[], offers: Offer[]): Need[] => {
       count: 0,
       longest: 0,
       offers: offers.filter((offer) => fits(part, offer)),
+      ripped: canRipWith(tools) ? offers.filter((offer) => ripsTo(part, offer)) : [],
     };
     need.parts.push(part);
     need.count += part.count;
@@ -50,6 +53,13 @@ const needKey = (part: ResolvedPart): string => {
   if (part.kind === 'hardware') return `hardware:${nameKey(part.item)}`;
   const size = part.kind === 'board' ? `${part.thickness}x${part.width}` : `${part.thickness}`;
   return `${part.kind}:${size}:${part.materials.map(nameKey).sort().join('|')}`;
+};
+
+/** Whether a board part can be ripped from a wider board. */
+const ripsTo = (part: ResolvedPart, offer: Offer): boolean => {
+  if (part.kind !== 'board' || offer.item.kind !== 'board' || fits(part, offer)) return false;
+  const strip = stripWidth(part, offer.thickness);
+  return strip !== null && strip <= offer.width && allows(part.materials, offer.item.material);
 };
 
 /** Whether an offer is of the section, thickness or item, and of a material, that a part asks for. Length aside. */

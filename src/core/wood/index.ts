@@ -3,3 +3,4 @@ export * from './sheet';
 export * from './ends';
 export * from './materials';
 export * from './fasteners';
+export * from './ripping';

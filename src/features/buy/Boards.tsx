@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
-import type { Layout, Plan } from '@/core/plan';
+import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
 import { partLetters, type Project } from '@/core/project';
 import { nameKey, woodTone } from '@/core/wood';
 import { Band, Button, LayoutDrawing, Row, Segments, useInk, Words } from '@/ui';
@@ -95,7 +95,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, chosen, onChoose 
     size: sizeOf(layout, piece.outline, unit),
     isChosen: piece.partId === chosen?.partId,
   }));
-  const offcuts = layout.offcuts.map((offcut) => ({
+  const offcuts = usefulOffcuts(layout.offcuts).map((offcut) => ({
     ...offcut,
     size: isWhole(layout, offcut.width)
       ? formatLength(offcut.length, unit)
@@ -179,13 +179,7 @@ const sides = (length: number, width: number, unit: LengthUnit): string =>
 const isWhole = ({ kind, width }: Layout, across: number): boolean => kind === 'board' && across >= width;
 
 const sizeOf = (layout: Layout, outline: [number, number][], unit: LengthUnit): string => {
-  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
-  const across = Math.max(...ys) - Math.min(...ys);
-  // A parallelogram is as long as its edge, not as it reaches.
-  const low = outline.filter(([, y]) => y === Math.min(...ys)).map(([x]) => x);
-  const high = outline.filter(([, y]) => y === Math.max(...ys)).map(([x]) => x);
-  const along = Math.max(Math.max(...low) - Math.min(...low), Math.max(...high) - Math.min(...high));
-  if (xs.length === 0) return '';
+  const { along, across } = sidesOf(outline);
   return isWhole(layout, across) ? formatLength(along, unit) : sides(along, across, unit);
 };
 

@@ -13,7 +13,8 @@ interface Props {
 
 /** What is needed: first what has no price yet, then what each store asks for the rest. */
 export const Needed = ({ desk, onFill, onOpen }: Props) => {
-  const missing = desk.needs.filter((need) => need.offers.length === 0);
+  const missing = desk.needs.filter((need) => need.offers.length === 0 && need.ripped.length === 0);
+  const ripped = desk.needs.filter((need) => need.offers.length === 0 && need.ripped.length > 0);
   const priced = desk.needs.filter((need) => need.offers.length > 0);
   return (
     <>
@@ -22,6 +23,7 @@ export const Needed = ({ desk, onFill, onOpen }: Props) => {
         <Words style={styles.pad}>Nothing is needed yet. Add parts to a project first.</Words>
       ) : null}
       {desk.project ? <AgeAndRise desk={desk} project={desk.project} /> : null}
+      {ripped.length > 0 ? <Ripped needs={ripped} onFill={onFill} /> : null}
       {priced.map((need) => (
         <NeedCard key={need.key} need={need} desk={desk} onAdd={() => onFill(need)} onOpen={onOpen} />
       ))}
@@ -52,6 +54,28 @@ const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => voi
           >
             Add a price
           </Button>
+        </View>
+      </Row>
+    ))}
+  </View>
+);
+
+/** What nobody sells as it is, and is ripped from wider boards. */
+const Ripped = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void }) => (
+  <View role="region" aria-label="Ripped from wider boards">
+    <Band title="Ripped from wider boards" note="with the table saw" />
+    {needs.map((need) => (
+      <Row
+        key={need.key}
+        style={styles.row}
+        onPress={() => onFill(need)}
+        label={`Add a price for ${needTitle(need)}`}
+      >
+        <View style={styles.grow}>
+          <Words>{needTitle(need)}</Words>
+          <Words size="small" tone="soft">
+            {`from ${[...new Set(need.ripped.map(({ item }) => `${item.section} ${item.material}`))].join(', ')}`}
+          </Words>
         </View>
       </Row>
     ))}

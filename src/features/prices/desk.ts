@@ -89,5 +89,13 @@ const derive = (
   const excluded = projects.length === 1 ? (projects[0]?.excludedStores ?? []) : [];
   const parts = projects.flatMap((project) => resolve(project).parts);
   const usable = withDressed(offers, parts).filter(({ storeId }) => !excluded.includes(storeId));
-  return { stores, offers, needs: needsOf(parts, usable) };
+  return {
+    stores,
+    offers,
+    needs: needsOf(
+      parts,
+      usable,
+      projects.flatMap(({ settings }) => settings.tools ?? []),
+    ),
+  };
 };

@@ -1,0 +1,29 @@
+import { fromInches, type Ticks } from '../measure';
+import type { Offcut, Point } from './types';
+
+/** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
+export const sidesOf = (outline: Point[]): { along: Ticks; across: Ticks } => {
+  const ys = outline.map(([, y]) => y);
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const edge = (at: Ticks): Ticks => {
+    const xs = outline.filter(([, y]) => y === at).map(([x]) => x);
+    return Math.max(...xs) - Math.min(...xs);
+  };
+  return { along: Math.max(edge(low), edge(high)), across: high - low };
+};
+
+/** The face of a piece, in square ticks. */
+export const faceOf = (outline: Point[]): number =>
+  Math.abs(
+    outline.reduce((sum, [x, y], index) => {
+      const [nextX = 0, nextY = 0] = outline[(index + 1) % outline.length] ?? [];
+      return sum + x * nextY - nextX * y;
+    }, 0),
+  ) / 2;
+
+/** Narrower than this, what is left is not worth a word (common practice). */
+const SLIVER = fromInches(0.5);
+
+/** What is left of a board that could still be of use. */
+export const usefulOffcuts = (offcuts: Offcut[]): Offcut[] =>
+  offcuts.filter(({ length, width }) => Math.min(length, width) >= SLIVER);
