@@ -34,7 +34,8 @@ const main = async () => {
     await page.goto(site.address + view.path);
     await view.ready(page);
     await view.open?.(page);
-    await page.waitForTimeout(400);
+    // The planner has done by then.
+    await page.waitForTimeout(view.path.endsWith('/buy') ? 4000 : 400);
     await page.screenshot({ path: `docs/screenshots/${name}-${size}${theme === 'dark' ? '-dark' : ''}.png` });
     await context.close();
   }

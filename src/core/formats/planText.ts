@@ -1,5 +1,5 @@
 import { formatLength, formatMoney, formatTag, type LengthUnit } from '../measure';
-import { sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
+import { proofTerms, sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 
 /** A plan as text that a person can take to the store: what to buy where, and every board with its cuts. */
 export const planText = (plan: Plan, unit: LengthUnit): string => {
@@ -48,7 +48,7 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
 
 const statusWords = (plan: Plan, money: (minor: number) => string): string =>
   plan.status === 'proved'
-    ? 'proved cheapest'
+    ? ['proved cheapest', ...proofTerms(plan).map((term) => `among plans ${term}`)].join(', ')
     : `at most ${money(plan.total - plan.lowerBound)} above the best possible`;
 
 const named = ({ source, section, material }: Layout): string =>

@@ -20,9 +20,10 @@ export const drawBoard = (board: FilledBoard, settings: PlanSettings): Drawing =
   const start = settings.endTrim.ticks;
   const end = length - start;
   const order = inOrder(board.pieces);
-  const whole = lay(order, start, order.map(() => 0));
+  const kerf = settings.kerf.ticks;
+  const whole = lay(order, order.map(() => 0), start, kerf);
   const missing = Math.max(start, ...whole.map(rightOf)) - end;
-  const laid = missing > 0 ? lay(order, start, shares(order, missing)) : whole;
+  const laid = missing > 0 ? lay(order, shares(order, missing), start, kerf) : whole;
   const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
   if (start > 0) drawing.cuts.push({ kind: 'crosscut', at: start });
   for (const { piece, length: cut, low, high } of laid) {
@@ -51,13 +52,15 @@ const inOrder = (pieces: BoardPiece[]): BoardPiece[] =>
   [...pieces].sort((a, b) => b.kerf - a.kerf || b.slant - a.slant || b.size - a.size);
 
 /** Pieces one behind the other, each turned so that it nests with the one before. */
-const lay = (pieces: BoardPiece[], start: Ticks, short: Ticks[]): Laid[] => {
+const lay = (pieces: BoardPiece[], short: Ticks[], start: Ticks, kerf: Ticks): Laid[] => {
   const laid: Laid[] = [];
   for (const [index, piece] of pieces.entries()) {
     const length = piece.part.length - (short[index] ?? 0);
     const last = laid.at(-1);
     const ways = waysOf(piece.part, length).map(({ low, high }): Laid => {
-      const gap = last ? Math.max(last.piece.kerf, piece.kerf) : 0;
+      const gap = last
+        ? Math.max(cutAt(last.piece, last.low[1] - last.high[1], kerf), cutAt(piece, low[0] - high[0], kerf))
+        : 0;
       const x = last ? Math.max(last.low[1] + gap - low[0], last.high[1] + gap - high[0]) : start;
       return { piece, length, low: [x + low[0], x + low[1]], high: [x + high[0], x + high[1]] };
     });
@@ -65,6 +68,10 @@ const lay = (pieces: BoardPiece[], start: Ticks, short: Ticks[]): Laid[] => {
   }
   return laid;
 };
+
+/** How much of a board the saw takes at an end of a piece: more where it is slanted. */
+const cutAt = ({ part: { ends }, kerf }: BoardPiece, slope: Ticks, square: Ticks): Ticks =>
+  slope === 0 && ends.shape === 'one' && ends.across === 'face' ? square : kerf;
 
 const meanRight = ({ low, high }: Laid): number => low[1] + high[1];
 

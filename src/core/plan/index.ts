@@ -7,4 +7,5 @@ export { taxAt } from './buying';
 export { bestPlan, type Progress } from './exact';
 export { solverOf, type Highs, type Solver } from './exact/highs';
 export { thing } from './problems';
+export { proofTerms } from './proof';
 export { faceOf, sidesOf, usefulOffcuts } from './outline';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
 import { formatLength, formatMoney } from '@/core/measure';
-import type { Plan, PlanProblem } from '@/core/plan';
+import { proofTerms, type Plan, type PlanProblem } from '@/core/plan';
 import { useProject, type OpenProject } from '@/data';
 import { shownPlan, useByHand, usePlanAndMoney } from '@/planning';
 import { Band, Button, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
@@ -91,9 +91,12 @@ const Buy = ({ open }: { open: OpenProject }) => {
 };
 
 /** How far the plan is to be trusted, in money. */
-const proofWords = ({ status, total, lowerBound, currency }: Plan): string => {
+const proofWords = (plan: Plan): string => {
+  const { status, total, lowerBound, currency } = plan;
   if (total === 0) return 'All that is needed is bought.';
-  if (status === 'proved') return 'No way to buy and cut it costs less at these prices.';
+  const terms = proofTerms(plan);
+  if (status === 'proved')
+    return `No way to buy and cut it costs less at these prices${terms.length > 0 ? `, among plans ${terms.join(' and ')}` : ''}.`;
   if (total <= lowerBound) return 'No plan can cost less.';
   return `At most ${formatMoney(total - lowerBound, currency)} above the best possible.`;
 };

@@ -1,6 +1,5 @@
-import { cutRow } from './cut';
-import { leastCover } from './covering';
-import { cheapestPacks } from './packs';
+import { buyerOf } from './buyer';
+import { cutRow, faceCut } from './cut';
 import { inTurn } from './sequence';
 import type { Solver } from './highs';
 import {
@@ -54,16 +53,12 @@ export interface Answerer {
 const FULL = 1e-7;
 /** So many times what is bought is bettered before whole patterns are looked for. */
 const MOST_ROUNDS = 40;
-/** Items of which more are wanted than this are left to the solver. */
-const MOST_BY_TABLE = 20_000;
 /** So many dives for pieces on the boards that must be bought at the least. */
 const MOST_DIVES = 6;
 /** Patterns near the bound that are handed to the solver together. */
 const MOST_NEAR = 12_000;
 
-/**
- * `tolerance`: two costs this near are the same. `left`: seconds that are left.
- */
+/** Finds out what a share costs. `tolerance`: two costs this near are the same. `left`: seconds that are left. */
 export const answererOf = (share: Share, solver: Solver, tolerance: number, left: () => number): Answerer => {
   const { wood, program, tags, supply } = share;
   const pool: Pool = newPool(share.isCarriable);
@@ -74,13 +69,11 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   const isLate = () => left() <= 0.03;
   const own = program.rows.length;
   const all = wood.types.map(({ demand }) => demand);
-  const isPlain = tags.every(({ offer }) => offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
-  const storeOf = new Map(tags.map(({ column, offer }) => [column, offer.storeId]));
-  const isEndless = new Set(tags.filter(({ offer }) => offer.available === null).map(({ column }) => column));
+  const buyer = buyerOf(share, solver, tolerance, left);
   const dearest = 1e4 * Math.max(1, ...program.cost);
   let master: Master | null = null;
   let filler: Filler | null = null;
-  let roots = new WeakMap<Answer, Generated>();
+  const roots = new WeakMap<Answer, Generated>();
 
   const steps: Record<Answer['next'], (answer: Answer) => void> = {
     parts: (answer) => {
@@ -150,7 +143,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   function fillInTurn(answer: Answer): void {
     const end = left() * 0.6;
     const worth = rootOf(answer).worth;
-    const prices = supply.map(({ terms, owned }) => Math.min(owned > 0 ? 1e-3 : Infinity, ...terms.filter(([column]) => answer.stores.has(storeOf.get(column) ?? '')).map(([column, boards]) => (program.cost[column] ?? 0) / boards)));
+    const prices = supply.map(({ terms, owned }) => Math.min(owned > 0 ? 1e-3 : Infinity, ...terms.filter(([column]) => answer.stores.has(buyer.storeOf(column))).map(([column, boards]) => (program.cost[column] ?? 0) / boards)));
     for (const times of inTurn(wood, pool, worth, prices, () => isLate() || left() < end || isKnown(answer))) buy(answer, times);
   }
 
@@ -171,10 +164,6 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     };
   }
 
-  function closed({ stores }: Answer): Map<number, number> {
-    return new Map(tags.flatMap(({ column, offer }) => (stores.has(offer.storeId) ? [] : [[column, 0] as const])));
-  }
-
   function setStores(answer: Answer): void {
     const { linear } = masterOf();
     for (const { column, offer } of tags) linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
@@ -188,7 +177,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     // Cut both ways, patterns take long to find; the time is better spent on whole ones.
     const end = wood.spaces.some(({ isParted }) => isParted) ? left() * 0.6 : 0;
     const root = generate(masterOf(), pool, wood, all, () => isLate() || left() < end);
-    if (root.isComplete) roots.set(answer, root);
+    roots.set(answer, root);
     return root;
   }
 
@@ -204,7 +193,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
    */
   function raiseBound(answer: Answer): void {
     for (let round = 0; round < MOST_ROUNDS && !isLate(); round++) {
-      const result = cheapestBought(answer);
+      const result = buyer.cheapest(answer.stores, cuts);
       answer.bound = Math.max(answer.bound, result.bound);
       if (!result.values || answer.cost - answer.bound <= tolerance) return;
       filler ??= fillBoards(solver, wood, pool, isLate);
@@ -225,36 +214,6 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     }
   }
 
-  /** The cheapest whole purchases that all cuts allow. */
-  function cheapestBought(answer: Answer): { values: ArrayLike<number> | null; objective: number; bound: number } {
-    const own = holding(program, closed(answer), cuts);
-    if (isPlain) {
-      const upper = bestSellers(answer);
-      const cover = leastCover(program.cost, upper, cuts);
-      if (cover) return { values: cover.cost < Infinity ? cover.values : null, objective: cover.cost, bound: cover.cost };
-    }
-    return solver.mip(own, { seconds: Math.min(left() / 2, 3), gap: tolerance / 2 });
-  }
-
-  /** How many of each are worth buying: none of what another store sells for less, as many of it as are wanted. */
-  function bestSellers({ stores }: Answer): number[] {
-    const upper = program.upper.map(() => 0);
-    for (const { terms } of supply) {
-      const open = terms.filter(([column]) => stores.has(storeOf.get(column) ?? ''));
-      const endless = open.filter(([column, boards]) => boards === 1 && isEndless.has(column));
-      const least = Math.min(...endless.map(([column]) => program.cost[column] ?? 0));
-      const cheapest = endless.find(([column]) => program.cost[column] === least)?.[0];
-      for (const [column, boards] of open)
-        if (column === cheapest || (program.cost[column] ?? 0) < least * boards) upper[column] = program.upper[column] ?? 0;
-    }
-    return upper;
-  }
-
-  function take(answer: Answer, times: Times, values: ArrayLike<number>, cost: number): void {
-    if (cost >= answer.cost - 1e-6) return;
-    Object.assign(answer, { times, values, cost });
-  }
-
   /** Takes whole patterns, at the cheapest purchases that bring their boards. */
   function buy(answer: Answer, times: Times): void {
     const boards = wood.stocks.map(() => 0);
@@ -262,38 +221,25 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       const stock = pool.patterns[pattern]?.stock ?? 0;
       boards[stock] = (boards[stock] ?? 0) + count;
     }
-    const rows = boards.flatMap((count, stock): Row[] => {
-      const { owned = 0, terms = [] } = supply[stock] ?? {};
-      return count > owned ? [{ terms, lower: count - owned, upper: Infinity }] : [];
-    });
-    const { values, objective } = solver.mip(holding(program, closed(answer), rows), { seconds: Math.max(0.1, left() / 4), gap: tolerance / 2 });
+    const { values, objective } = buyer.boards(answer.stores, boards);
     if (values) take(answer, times, values, objective);
   }
 
   function buyItem(answer: Answer): void {
-    const sold = tags.filter(({ offer }) => answer.stores.has(offer.storeId));
-    const isPlain = share.pieces <= MOST_BY_TABLE && sold.every(({ offer }) => offer.available === null && offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
-    if (isPlain) {
-      const way = cheapestPacks(share.pieces, sold.map(({ column, offer }) => ({ pack: offer.pack, cost: program.cost[column] ?? 0 })));
-      answer.bound = way?.cost ?? Infinity;
-      if (way) take(answer, [], valuesOf(sold.map(({ column }, index) => [column, way.counts[index] ?? 0])), way.cost);
-    } else {
-      const result = solver.mip(holding(program, closed(answer)), { seconds: Math.max(0.1, left() / 2), gap: tolerance / 2 });
-      answer.bound = Math.max(answer.bound, result.bound);
-      if (result.values) take(answer, [], result.values, result.objective);
-    }
+    const { values, objective, bound } = buyer.item(answer.stores);
+    answer.bound = Math.max(answer.bound, bound);
+    if (values) take(answer, [], values, objective);
     answer.isDone = true;
   }
 
-  function valuesOf(entries: [column: number, value: number][]): number[] {
-    const values = program.cost.map(() => 0);
-    for (const [column, value] of entries) values[column] = value;
-    return values;
+  function take(answer: Answer, times: Times, values: ArrayLike<number>, cost: number): void {
+    if (cost >= answer.cost - 1e-6) return;
+    Object.assign(answer, { times, values, cost });
   }
 
   /** Whole patterns of some, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
   function solveOver(answer: Answer, seconds: number, patterns: Pattern[], isAll: boolean): void {
-    const base: Program = holding(program, closed(answer));
+    const base: Program = holding(program, buyer.closed(answer.stores));
     const whole = wholeProgram(withPatternRows(base, wood, supply), wood, patterns, own);
     whole.rows.push(...cuts);
     if (isAll && answer.cost < Infinity) whole.rows.push({ terms: program.cost.map((cost, column) => [column, cost]), lower: -Infinity, upper: answer.cost - tolerance / 2 });
@@ -318,14 +264,3 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     return found;
   }
 }; // prettier-ignore
-
-/** That boards have as much face as their pieces: (length + kerf)(width + kerf), all pieces lying along the boards. */
-const faceCut = ({ wood, supply, kerf }: Share): Row | null => {
-  const most = wood.stocks.map(({ length, width }) => (length + kerf) * (width + kerf));
-  const worth = wood.types.reduce((sum, { part, demand, board }) => {
-    const held = board ? board.size - board.slack - board.kerf : part.length - part.shortOk;
-    const width = board ? Math.min(part.thickness, part.width) : part.width - part.shortOk;
-    return sum + demand * Math.max(0, held + kerf) * Math.max(0, width + kerf);
-  }, 0);
-  return cutRow({ most, worth }, supply);
-};

@@ -23,7 +23,7 @@ const MOST_STATES = 12e6;
  */
 export const crosscuts = (indices: number[], usable: number[], { types, stocks }: Cutup, settings: PlanSettings): Space => {
   const rooms = indices.map((index) => room(stocks[index]?.length ?? 0, settings));
-  const entries = entriesOf(usable, { types, stocks });
+  const entries = entriesOf(usable, { types, stocks }, settings.kerf.ticks);
   const longest = Math.max(...rooms);
   const exact = entries.filter(({ isExact }) => isExact).map(({ size }) => size);
   const others = entries.flatMap(({ isExact, size, slant }) => (isExact ? [] : slant > 0 ? [size, slant] : [size]));
@@ -86,7 +86,7 @@ export const crosscuts = (indices: number[], usable: number[], { types, stocks }
 const valueAt = ({ entry }: Table, cells: number): number => entry[0]?.[cells] ?? 0;
 
 /** What can lie on such a board: every type by itself, and those with one slanted end in pairs. */
-const entriesOf = (usable: number[], { types }: Cutup): Entry[] => {
+const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => {
   const single = usable.flatMap((type): Entry[] => {
     const board = types[type]?.board;
     if (!board) return [];
@@ -98,7 +98,8 @@ const entriesOf = (usable: number[], { types }: Cutup): Entry[] => {
       const [first, second] = [types[a]?.board, types[b]?.board];
       const slant = oneSlant(a, types);
       if (!first || !second || slant !== oneSlant(b, types)) return [];
-      const size = first.size - first.slack + second.size - second.slack - slant;
+      // One slanted cut between them, a square one behind.
+      const size = first.size - first.slack + second.size - second.slack - slant - (second.kerf - kerf);
       return [{ parts: a === b ? [[a, 2]] : [[a, 1], [b, 1]], size, slant: 0, isExact: false }];
     }),
   );

@@ -1,5 +1,7 @@
+import { meanLength } from '../../wood';
 import type { Cut } from './master';
 import type { Row, Supply } from './program';
+import type { Share } from './share';
 
 /** The row that a cut asks of what is bought; null where what is owned will do. */
 export const cutRow = ({ most, worth }: Cut, supply: Supply[]): Row | null => {
@@ -13,3 +15,18 @@ export const cutRow = ({ most, worth }: Cut, supply: Supply[]): Row | null => {
     const scale = Math.max(...terms.map(([, value]) => value));
     return { terms: terms.map(([column, value]) => [column, value / scale]), lower: (wanted / scale) * (1 - 1e-7) - 1e-7, upper: Infinity };
 }; // prettier-ignore
+
+/**
+ * That boards have as much face as their pieces: (length + kerf)(width + kerf), all pieces lying along the boards, slanted
+ * ones with their mean length.
+ */
+export const faceCut = ({ wood, supply, kerf }: Share): Row | null => {
+  const most = wood.stocks.map(({ length, width }) => (length + kerf) * (width + kerf));
+  const worth = wood.types.reduce((sum, { part, demand }) => {
+    const { kind, ends, length, thickness, width, shortOk } = part;
+    const held = kind === 'board' ? meanLength(ends, length, thickness, width) : length;
+    const across = kind === 'board' ? Math.min(thickness, width) : width - shortOk;
+    return sum + demand * Math.max(0, held - shortOk + kerf) * Math.max(0, across + kerf);
+  }, 0);
+  return cutRow({ most, worth }, supply);
+};

@@ -12,7 +12,6 @@ interface HighsModel {
   run: (callbacks?: Record<number, (event: { data: CallbackData; interrupt?: () => void }) => undefined>) => { modelStatus: number };
   getObjectiveValue: () => number;
   getSolution: () => { colValue: Float64Array; rowDual: Float64Array };
-  setSolution: (solution: { colValue: number[] | Float64Array }) => unknown;
   addCols: (columns: { cost: number[]; lower: number[]; upper: number[]; matrix: object }) => void;
   changeRowBounds: (row: number, lower: number, upper: number) => void;
   changeColBounds: (column: number, lower: number, upper: number) => void;
@@ -20,14 +19,12 @@ interface HighsModel {
 } // prettier-ignore
 
 interface CallbackData {
-  mip_dual_bound?: number;
   mip_primal_bound?: number;
-  mip_solution?: Float64Array;
 }
 
 const OPTIMAL = 7;
-const INFEASIBLE = 8;
-const MIP_IMPROVING = 4;
+/** Costs are never below zero: what is unbounded or infeasible is infeasible. */
+const INFEASIBLE = [8, 9];
 const MIP_INTERRUPT = 6;
 
 /** The best of a whole-numbered program that was found in the time, and what no solution can go below. */
@@ -51,8 +48,8 @@ export interface Linear {
 /** What the planner needs of a solver of linear and whole-numbered programs. */
 export interface Solver {
   linear: (program: Program) => Linear;
-  /** `seconds` to stop after, `good` enough an objective to stop at once, `start` from a known solution, `target` to beat. */
-  mip: (program: Program, options: { seconds: number; good?: number; start?: number[]; gap?: number; onBound?: (bound: number) => void }) => MipResult;
+  /** `seconds` to stop after, `good` enough an objective to stop at once, `gap` that need not be closed. */
+  mip: (program: Program, options: { seconds: number; good?: number; gap?: number }) => MipResult;
 } // prettier-ignore
 
 /** A solver made of HiGHS. */
@@ -98,22 +95,17 @@ export const solverOf = (highs: Highs): Solver => {
         end: () => model.dispose(),
       };
     },
-    mip: (program, { seconds, good = -Infinity, start, gap = 0, onBound }) => {
+    mip: (program, { seconds, good = -Infinity, gap = 0 }) => {
       const model = modelOf(program, true);
       try {
         model.options.set({ time_limit: Math.max(0.02, seconds), mip_rel_gap: 0, mip_abs_gap: gap });
-        if (start) model.setSolution({ colValue: start });
-        let last = -Infinity;
         const { modelStatus } = model.run({
-          [MIP_IMPROVING]: () => undefined,
           [MIP_INTERRUPT]: ({ data, interrupt }) => {
-            const bound = data.mip_dual_bound ?? -Infinity;
-            if (bound > last) onBound?.((last = bound));
             if ((data.mip_primal_bound ?? Infinity) <= good) interrupt?.();
             return undefined;
           },
         });
-        const isInfeasible = modelStatus === INFEASIBLE;
+        const isInfeasible = INFEASIBLE.includes(modelStatus);
         const hasSolution = !isInfeasible && Number(model.info.get('primal_solution_status')) === 2;
         const objective = hasSolution ? model.getObjectiveValue() : Infinity;
         const bound = isInfeasible ? Infinity : Math.min(objective, Number(model.info.get('mip_dual_bound')));

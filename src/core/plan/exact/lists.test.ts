@@ -109,6 +109,11 @@ test('three trapezoids of 33 in at 45 degrees come out of 96 in, though 3 x 33 i
   expect(bought(plan)).toEqual({ '2x4x8': 1 });
 });
 
+test('two pieces of 49 in with one slanted end each share that cut: 98 in of edges come out of 96 in', () => {
+  const plan = planOf({ parts: [PARTS, ...list('4@49', '2x4', 'one 45')].join('\n'), prices: boards('2x4x8') }); // prettier-ignore
+  expect([plan.status, bought(plan)]).toEqual(['proved', { '2x4x8': 2 }]);
+});
+
 describe('strips (planner.md, rule 4)', () => {
   test.each([
     ['two 2x2 out of a 2x4', '2@96', '1-1/2x1-1/2in', '2x4x8', 1],

@@ -101,14 +101,16 @@ export const tillProgram = (input: PlanInput, shares: Share[], mode: Mode): Whol
     const own = tags.filter(({ offer }) => offer.storeId === store.id);
     if (own.length === 0 || !mode.stores.has(store.id)) return;
     const goods = column(1, 0, Infinity);
-    row([...own.map(({ column: made, unitPrice }): [number, number] => [made, (unitPrice * (1 - store.discount)) / coin]), [goods, -1]], -Infinity, HALF);
+    const costs = own.map(({ column: made, unitPrice }): [number, number] => [made, (unitPrice * (1 - store.discount)) / coin]);
+    row([...costs, [goods, -1]], -Infinity, HALF);
     const rate = taxAt(store, input.settings);
     if (rate > 0) {
       const tax = column(1, 0, Infinity);
       row([[goods, rate], [tax, -1]], -Infinity, HALF);
     }
     const freeFrom = store.shipping?.freeFrom ?? 0;
-    if (mode.free.has(store.id)) program.lower[goods] = freeFrom;
+    // Rounded half up it reaches the sum.
+    if (mode.free.has(store.id)) row(costs, freeFrom - 0.5, Infinity);
   }
 }; // prettier-ignore
 
