@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import { FONTS, useInk } from './theme';
 
@@ -117,7 +117,7 @@ export const LayoutDrawing = ({
             const short = letter === '' ? [] : [`${letter} ${size}`];
             const text = inOneLine ?? fitting([...short, name, size, letter], room);
             return (
-              <G key={key} onPress={onPiece ? () => onPiece(key) : undefined}>
+              <G key={key}>
                 <Polygon
                   points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
                   fill={color}
@@ -151,8 +151,47 @@ export const LayoutDrawing = ({
             );
           })}
         </Svg>
+        {onPiece
+          ? pieces.map(({ key, outline }) => (
+              <Touch
+                key={key}
+                id={key}
+                outline={outline.map(([x, y]): [number, number] => [X(x), Y(y)])}
+                onPress={() => onPiece(key)}
+              />
+            ))
+          : null}
       </InPane>
     </View>
+  );
+};
+
+/** Where a piece is touched; for keys and readers of the screen there are words elsewhere. */
+const Touch = ({
+  id,
+  outline,
+  onPress,
+}: {
+  id: string;
+  outline: [number, number][];
+  onPress: () => void;
+}) => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return (
+    <Pressable
+      testID={`piece-${id}`}
+      aria-hidden
+      tabIndex={-1}
+      onPress={onPress}
+      style={{
+        position: 'absolute',
+        left,
+        top,
+        width: Math.max(...xs) - left,
+        height: Math.max(...ys) - top,
+      }}
+    />
   );
 };
 
@@ -171,7 +210,7 @@ const InPane = ({
       {children}
     </ScrollView>
   ) : (
-    children
+    <View>{children}</View>
   );
 
 /** Where a piece is written on: in its middle; enlarged beyond the screen, once for each screen. */

@@ -109,3 +109,37 @@ test('a board is drawn to scale, and a piece is named on it where there is room'
   screen.getByText('Post 40"');
   expect(screen.queryByText(/Little block/)).toBeNull();
 });
+
+test('enlarged, a drawing scrolls, its kerfs are wider, and a touch on a piece tells which', () => {
+  const pieces = [
+    { key: '0', outline: [[0, 0], [40, 0], [40, 4], [0, 4]] as [number, number][], name: 'Post', size: '40"' },
+    { key: '1', outline: [[40.125, 0], [80, 0], [80, 2], [40.125, 2]] as [number, number][], name: 'Strip', size: '40" x 2"', isChosen: true },
+  ]; // prettier-ignore
+  const touched: string[] = [];
+  const drawn = (zoom: number) => (
+    <LayoutDrawing
+      kind="board"
+      length={96}
+      width={4}
+      longest={96}
+      zoom={zoom}
+      color="#fff"
+      pieces={pieces}
+      offcuts={[]}
+      onPiece={(key) => touched.push(key)}
+      label="a board"
+    />
+  );
+  const { container, rerender } = render(drawn(1), { wrapper: Themed });
+  const kerf = (): number => {
+    const [left, right] = [...container.querySelectorAll('polygon')].map((polygon) => polygon.getAttribute('points')?.split(' ').map((point) => Number(point.split(',')[0])) ?? []); // prettier-ignore
+    return Math.min(...(right ?? [])) - Math.max(...(left ?? []));
+  };
+  const before = kerf();
+  expect(screen.queryByRole('group', { name: 'a board, enlarged' })).toBeNull();
+  rerender(drawn(8));
+  screen.getByRole('group', { name: 'a board, enlarged' });
+  expect(kerf() / before).toBeCloseTo(8, 1);
+  fireEvent.click(screen.getByTestId('piece-1'));
+  expect(touched).toEqual(['1']);
+});

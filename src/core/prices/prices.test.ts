@@ -121,3 +121,15 @@ test('needs gather parts of one section and material, with the offers that fit',
   expect(needs.map(({ name, count, offers }) => [name, count, offers.length])).toEqual([['2x4', 6, 1], ['1x4', 3, 0], ['strap hinge', 2, 1]]); // prettier-ignore
   expect(needs[0]?.longest).toBe((40 / 12) * TICKS_PER_FOOT);
 });
+
+test('with a table saw a wider board serves a strip, and its price is not missing', () => {
+  const { project, book } = fromCsv({
+    parts: 'part,qty,section,length\nSlat,4,1-1/2x1-1/2in,40\nWide,1,1-1/2x5in,40',
+    prices: "store,section,length,material,price\nYard,2x4,8',stud,4\nYard,1x4,8',stud,3",
+  });
+  const { parts } = resolve(project);
+  const ripped = (tools?: string[]) => needsOf(parts, currentOffers(book), tools).map((need) => [need.offers.length, need.ripped.map(({ item }) => item.section)]); // prettier-ignore
+  expect(ripped()).toEqual([[0, []], [0, []]]); // prettier-ignore
+  // Of 1 1/2 in thick boards alone, and none narrower than the part.
+  expect(ripped(['table-saw'])).toEqual([[0, ['2x4']], [0, []]]); // prettier-ignore
+});

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { extrasPaid, purchaseLine } from '@/core/budget';
 import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
@@ -59,22 +60,30 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
       return (
         <View key={storeId} role="group" aria-label={nameOf(storeId)}>
           <Band title={nameOf(storeId)} note={storeNote(storeId, plan, purchases, open)} />
-          {buys.map((buy) => {
+          {buys.map((buy, index) => {
             const item = itemOf(buy);
+            const section = sectionOf(buy);
+            const before = buys[index - 1];
             return (
-              <BuyLine
-                key={buy.offerKey}
-                title={`${buy.qty} × ${buy.item}`}
-                note={tagWords(buy, plan)}
-                warning={oldWords(buy)}
-                sum={formatMoney(buy.paid, project.currency)}
-                isBought={false}
-                onTick={() => buyNow(buy)}
-                onOpen={() =>
-                  item &&
-                  onEdit({ key: buy.offerKey, purchase: purchaseOf(buy, item, project, open), isNew: true })
-                }
-              />
+              <Fragment key={buy.offerKey}>
+                {before && sectionOf(before) === section ? null : (
+                  <Words size="small" tone="soft" role="heading" style={styles.section}>
+                    {section}
+                  </Words>
+                )}
+                <BuyLine
+                  title={`${buy.qty} × ${buy.item}`}
+                  note={tagWords(buy, plan)}
+                  warning={oldWords(buy)}
+                  sum={formatMoney(buy.paid, project.currency)}
+                  isBought={false}
+                  onTick={() => buyNow(buy)}
+                  onOpen={() =>
+                    item &&
+                    onEdit({ key: buy.offerKey, purchase: purchaseOf(buy, item, project, open), isNew: true })
+                  }
+                />
+              </Fragment>
             );
           })}
           {purchases.flatMap((purchase) =>
@@ -100,6 +109,10 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
       );
     });
 };
+
+/** What lies together in a store: a section or sheet of one material; or hardware. */
+const sectionOf = ({ kind, section, material }: Buy): string =>
+  kind === 'hardware' ? 'Hardware' : `${section} ${material}`;
 
 /** The price on the tag, and whether tax comes on top of it. */
 const tagWords = ({ unitPrice, pack, paid, cost }: Buy, plan: Plan | null): string => {
@@ -211,6 +224,7 @@ const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LinePr
 
 const styles = StyleSheet.create({
   pad: { padding: 16 },
+  section: { paddingHorizontal: 16, paddingTop: 8, paddingBottom: 4 },
   line: { flexDirection: 'row', borderBottomWidth: 1 },
   row: { flex: 1, paddingVertical: 10, paddingRight: 16, borderBottomWidth: 0 },
   inside: { flexDirection: 'row', alignItems: 'center', gap: 12 },

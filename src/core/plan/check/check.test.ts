@@ -77,3 +77,26 @@ test('spare boards are added to the plan and are found missing', () => {
   expect(faultsOf(spared, made)).toEqual([]);
   expect(faultsOf(spared, plan()).join('\n')).toMatch(/fewer spare boards/);
 });
+
+const strips: Case = {
+  parts: 'part,qty,section,length,ends\nSlat,4,1-1/2x1-1/2in,40,\nFoot,2,1-1/2x1-1/2in,9,mitre 45',
+  prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
+  settings: { tools: ['table-saw'] },
+};
+
+test('ripped pieces lie as strips in their board, and hold; a thinner board does not', () => {
+  const made = planCsv(strips);
+  expect(faultsOf(strips, made)).toEqual([]);
+  expect(first(made.layouts).pieces.every(({ outline }) => Math.max(...outline.map(([, y]) => y)) <= fromInches(3.5))).toBe(true); // prettier-ignore
+  const thin = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, section: '1x4' })) };
+  expect(faultsOf(strips, thin).join('\n')).toMatch(/is not of the section 1x4/);
+  const wide = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, width: fromInches(9) })) };
+  expect(faultsOf(strips, wide).join('\n')).toMatch(/is drawn in another width/);
+});
+
+test('a cut at the store must fall between pieces', () => {
+  const car: Case = { ...list, settings: { ...list.settings, maxCarryLength: measure('66', 'in'), maxCarryWidth: measure('48', 'in') } }; // prettier-ignore
+  const made = planCsv(car);
+  const through = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, storeCuts: layout.storeCuts.map((cut) => ({ ...cut, at: fromInches(33) })) })) }; // prettier-ignore
+  expect(faultsOf(car, through).join('\n')).toMatch(/sawn at the store through a piece/);
+});

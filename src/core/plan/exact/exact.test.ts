@@ -108,6 +108,20 @@ const holds = <T>(property: fc.IProperty<T>, numRuns: number): void => {
   if (!process.env.CI) fc.assert(property, { numRuns: Math.ceil(numRuns / 3) });
 };
 
+describe('more than can be planned well', () => {
+  test('three thousand different parts give a plan within the time that holds, with its bound', () => {
+    const rows = Array.from({ length: 3000 }, (_, index) => `p${index},${1 + (index % 3)},2x4,${6 + (index % 85)} ${index % 64}/64`); // prettier-ignore
+    const plan = best({ parts: ['part,qty,section,length', ...rows].join('\n'), prices: "store,section,length,material,price\nYard,2x4,8',stud,4\nYard,2x4,12',stud,6.2" }, 1); // prettier-ignore
+    expect(['bounded', 'proved']).toContain(plan.status);
+    expect(plan.lowerBound).toBeGreaterThan(0);
+  });
+
+  test('no time at all leaves the first plan', () => {
+    const plan = best(caseOf([{ qty: 5, eighths: 250 }]), 0);
+    expect(plan.total).toBeGreaterThan(0);
+  });
+});
+
 describe('laws', () => {
   test('a plan is never above the first, never below its bound, and another offer never makes it dearer', () => {
     holds(
