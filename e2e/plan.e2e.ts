@@ -1,4 +1,4 @@
-import type { Browser } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
 import { launch, PHONE, serve, visit, WIDE } from './browser';
 
 jest.setTimeout(120_000);
@@ -14,16 +14,20 @@ afterAll(async () => {
   site?.stop();
 });
 
+const startProject = async (page: Page, name: string): Promise<void> => {
+  await page.goto(site.address);
+  await page.getByRole('button', { name: 'New project' }).click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
+  await page.getByRole('button', { name: 'Make the project' }).click();
+};
+
 test.each([
   ['a phone', PHONE],
   ['a wide screen', WIDE],
 ] as const)('on %s the first plan is followed by the cheapest, with its proof; a change starts anew', async (_name, size) => {
   const { page, context, complaints } = await visit(browser, size);
   page.setDefaultTimeout(20_000);
-  await page.goto(site.address);
-  await page.getByRole('button', { name: 'New project' }).click();
-  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Aquarium stand');
-  await page.getByRole('button', { name: 'Make the project' }).click();
+  await startProject(page, 'Aquarium stand');
   for (const line of ['4 2x4 31 1/2 post', '6 2x4 22 rail', '3 2x4 40 1/4 long rail']) {
     await page.getByLabel(/^Add a part/).fill(line);
     await page.keyboard.press('Enter');
@@ -60,10 +64,7 @@ const PANELS = ['part,kind,qty,section,length,width', ...Array.from({ length: 24
 test('the page tells how far the search is, and what it can be at the most when it is stopped', async () => {
   const { page, context, complaints } = await visit(browser, PHONE);
   page.setDefaultTimeout(40_000);
-  await page.goto(site.address);
-  await page.getByRole('button', { name: 'New project' }).click();
-  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Many panels');
-  await page.getByRole('button', { name: 'Make the project' }).click();
+  await startProject(page, 'Many panels');
   await page.getByLabel(/^Add a part/).waitFor();
   await page.getByRole('button', { name: 'More for this project' }).click();
   const chooser = page.waitForEvent('filechooser');

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
@@ -42,30 +42,16 @@ export const usePlan = (project: Project, book: Book): PlanView => {
   const client = useQueryClient();
   const print = fingerprint(asked.input);
   const { data, isPlaceholderData } = useQuery({
-    queryKey: ['plan', project.id, print],
-    queryFn: () => remote().firstPlan(asked.input, againstOf(asked)),
+    ...firstQuery(asked),
     placeholderData: (last: Plan | undefined, query) =>
       query?.queryKey[1] === project.id ? last : undefined,
-    ...KEPT,
   });
   const isBehind = asked.project !== project || asked.book !== book;
   const isFirst = data !== undefined && !isBehind && !isPlaceholderData;
   const isOpen = isFirst && data.status === 'bounded' && data.total > 0;
-  const { data: best, isFetching } = useQuery({
-    queryKey: ['best plan', project.id, print],
-    enabled: isOpen,
-    queryFn: ({ signal }) => {
-      const proof = prove(asked.input, againstOf(asked), signal, (progress) =>
-        client.setQueryData(['progress', project.id, print], progress),
-      );
-      proofs.set(print, proof);
-      return proof.plan.finally(() => proofs.delete(print));
-    },
-    ...KEPT,
-    retry: false,
-  });
+  const { data: best, isFetching } = useQuery({ ...bestQuery(asked, client), enabled: isOpen });
   const { data: progress } = useQuery<Progress | null>({
-    queryKey: ['progress', project.id, print],
+    queryKey: progressKey(asked),
     queryFn: () => null,
     enabled: false,
     ...KEPT,
@@ -100,6 +86,30 @@ const againstOf = ({ project, book, input }: Asked): CheckAgainst => {
   const used = input.offers.flatMap(({ tiers }) => tiers.map(({ price }) => [price.id, price] as const));
   return againstProject(project, { ...book, prices: Object.fromEntries(used) });
 };
+
+/** The first plan of what is asked. */
+const firstQuery = (asked: Asked) => ({
+  queryKey: ['plan', asked.project.id, fingerprint(asked.input)],
+  queryFn: () => remote().firstPlan(asked.input, againstOf(asked)),
+  ...KEPT,
+});
+
+const progressKey = ({ project, input }: Asked) => ['progress', project.id, fingerprint(input)];
+
+/** The best plan of what is asked; how far it is goes beside it. */
+const bestQuery = (asked: Asked, client: QueryClient) => ({
+  queryKey: ['best plan', asked.project.id, fingerprint(asked.input)],
+  queryFn: ({ signal }: { signal: AbortSignal }) => {
+    const print = fingerprint(asked.input);
+    const proof = prove(asked.input, againstOf(asked), signal, (progress) =>
+      client.setQueryData(progressKey(asked), progress),
+    );
+    proofs.set(print, proof);
+    return proof.plan.finally(() => proofs.delete(print));
+  },
+  ...KEPT,
+  retry: false,
+});
 
 /** What is asked of the planner. A change is on screen first, and is asked right after. */
 const useAsked = (project: Project, book: Book): Asked => {
@@ -198,20 +208,12 @@ export interface SeveralView {
 /** Plans for several of a project at once, each as soon as it is there: what was bought for one serves them all. */
 export const useSeveral = (project: Project, book: Book, counts: number[]): SeveralView[] => {
   const asked = useMemo(() => counts.map((builds) => askedOf({ ...project, builds }, book)), [project, book, counts]);
-  const first = useQueries({
-    queries: asked.map((each) => ({
-      queryKey: ['plan', project.id, fingerprint(each.input)],
-      queryFn: () => remote().firstPlan(each.input, againstOf(each)),
-      ...KEPT,
-    })),
-  });
+  const client = useQueryClient();
+  const first = useQueries({ queries: asked.map(firstQuery) });
   const best = useQueries({
     queries: asked.map((each, index) => ({
-      queryKey: ['best plan', project.id, fingerprint(each.input)],
+      ...bestQuery(each, client),
       enabled: first[index]?.data?.status === 'bounded',
-      queryFn: ({ signal }: { signal: AbortSignal }) => prove(each.input, againstOf(each), signal, () => undefined).plan,
-      ...KEPT,
-      retry: false,
     })),
   });
   return counts.map((builds, index) => {

@@ -38,6 +38,9 @@ export const parseCount = (text: string): Result<number> => {
   return ok(value);
 };
 
+/** A share as percent to read and to type: 0.0825 is `8.25`. */
+export const percentText = (share: number): string => String(Number((share * 100).toFixed(4)));
+
 /** A decimal number of 0 or more, with point or comma: `3.98`, `3,98`. Problems: `number`. */
 export const parseDecimal = (text: string): Result<number> => {
   const plain = text.trim();

@@ -2,6 +2,7 @@ import type { Micros } from '../measure';
 import { tierFor, type Offer } from '../prices';
 import type { PlanSettings } from '../project';
 import type { StoreTerms } from './input';
+import { cheapestPacks } from './packs';
 
 /** Purchases of one offer. */
 export interface Purchases {
@@ -80,24 +81,9 @@ export const buyPieces = (
   function mixed(count: number, sold: Offer[]): Purchases[] | null {
     const unlimited = sold.filter((offer) => offer.available === null && cost(offer, 1) !== null);
     if (new Set(unlimited.map(({ pack }) => pack)).size < 2 || count > 5000) return null;
-    const least: { cost: Micros; offer: Offer | null }[] = [{ cost: 0, offer: null }];
-    for (let wanted = 1; wanted <= count; wanted++) {
-      let cheapest: { cost: Micros; offer: Offer | null } = { cost: Infinity, offer: null };
-      for (const offer of unlimited) {
-        const sum =
-          (cost(offer, 1) ?? Infinity) + (least[Math.max(0, wanted - offer.pack)]?.cost ?? Infinity);
-        if (sum < cheapest.cost) cheapest = { cost: sum, offer };
-      }
-      least.push(cheapest);
-    }
-    const quantities = new Map<Offer, number>();
-    for (let wanted = count; wanted > 0;) {
-      const offer = least[wanted]?.offer;
-      if (!offer) return null;
-      quantities.set(offer, (quantities.get(offer) ?? 0) + 1);
-      wanted -= offer.pack;
-    }
-    return [...quantities].map(([offer, quantity]) => ({ offer, quantity }));
+    const packs = unlimited.map((offer) => ({ pack: offer.pack, cost: cost(offer, 1) ?? Infinity }));
+    const way = cheapestPacks(count, packs);
+    return way && unlimited.flatMap((offer, index) => (way.counts[index] ? [{ offer, quantity: way.counts[index] }] : [])); // prettier-ignore
   }
 
   function inTurn(count: number, sold: Offer[]): Purchases[] | null {

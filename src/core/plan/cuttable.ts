@@ -1,29 +1,24 @@
 import type { Ticks } from '../measure';
-import { fits } from '../prices';
+import { fits, needKey, ripsTo, type Offer, type Sold } from '../prices';
 import { allows, type PlanSettings, type ResolvedPart } from '../project';
 import { canRipWith, nameKey } from '../wood';
 import { waysOn } from './cutting';
 import type { PlanInput } from './input';
 import type { Stock } from './stock';
 
-/** Whether boards may be ripped. */
-export const canRip = ({ tools }: PlanSettings): boolean => canRipWith(tools);
-
 /** A thing on sale or owned, as far as cutting goes. */
-export interface Supply {
-  name: string;
-  thickness: Ticks;
-  width: Ticks;
+export interface Supply extends Sold {
   length: Ticks;
-  item: { kind: ResolvedPart['kind']; material: string };
 }
 
 /** Whether a part can be made of what is sold or owned, length aside: as it is, or ripped where there is a table saw. */
-export const serves = (part: ResolvedPart, supply: Supply, settings: PlanSettings): boolean => {
-  if (fits(part, supply)) return true;
-  if (part.kind !== 'board' || supply.item.kind !== 'board' || !canRip(settings)) return false;
-  const stock = { kind: 'board' as const, thickness: supply.thickness, width: supply.width };
-  return allows(part.materials, supply.item.material) && waysOn(part, stock, settings).length > 0;
+export const serves = (part: ResolvedPart, supply: Supply, { tools }: PlanSettings): boolean =>
+  fits(part, supply) || (canRipWith(tools) && ripsTo(part, supply));
+
+/** The offers that some part can be made of. */
+export const usefulOffers = ({ parts, offers, settings }: PlanInput): Offer[] => {
+  const kinds = [...new Map(parts.map((part) => [needKey(part), part])).values()];
+  return offers.filter((offer) => kinds.some((part) => serves(part, offer, settings)));
 };
 
 /** What is owned, as a supply. */
@@ -40,7 +35,7 @@ export const useOf = (
 ): 'crosscut' | 'panel' | null => {
   if (part.kind !== stock.kind || !allows(part.materials, stock.material)) return null;
   if (part.kind === 'board' && part.thickness === stock.thickness && part.width === stock.width) return 'crosscut'; // prettier-ignore
-  if (part.kind === 'board' && !canRip(settings)) return null;
+  if (part.kind === 'board' && !canRipWith(settings.tools)) return null;
   return waysOn(part, stock, settings).length > 0 ? 'panel' : null;
 };
 

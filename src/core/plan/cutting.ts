@@ -1,6 +1,6 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { reach, stripWidth } from '../wood';
+import { reach, slantedKerf, stripWidth } from '../wood';
 import type { Stock } from './stock';
 
 /**
@@ -85,8 +85,7 @@ export const waysOn = (part: ResolvedPart, stock: Pick<Stock, 'kind' | 'thicknes
   const across = stripWidth(part, stock.thickness);
   if (across === null || across > stock.width) return [];
   const { ends, length, thickness, width } = part;
-  const angle = ends.shape === 'square' ? 0 : (ends.angle * Math.PI) / 180;
-  const pad = Math.ceil(settings.kerf.ticks / Math.cos(angle)) - settings.kerf.ticks;
+  const pad = slantedKerf(ends, settings.kerf.ticks) - settings.kerf.ticks;
   const along = { full: reach(ends, length, thickness, width), slack: part.shortOk, pad };
   return [{ part, along, across: { full: across, slack: 0, pad: 0 } }];
 }; // prettier-ignore

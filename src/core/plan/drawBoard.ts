@@ -1,6 +1,6 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { slantOffset, type Ends } from '../wood';
+import { slantOffset } from '../wood';
 import type { BoardPiece, FilledBoard } from './packBoards';
 import type { Layout, Piece, Point, Short } from './types';
 
@@ -119,8 +119,8 @@ export const pieceOf = (part: ResolvedPart, outline: Point[]): Piece => ({
 });
 
 /** How a slanted piece lies in a rectangle of its reach, cut from a wider board. */
-export const outlineIn = (ends: Ends, part: ResolvedPart, x: Ticks, y: Ticks, length: Ticks, across: Ticks): Point[] => {
-  const way = ends.shape !== 'square' && across === part.width ? waysOf({ ...part, ends }, length)[0] : null;
+export const outlineIn = (part: ResolvedPart, x: Ticks, y: Ticks, length: Ticks, across: Ticks): Point[] => {
+  const way = part.ends.shape !== 'square' && across === part.width ? waysOf(part, length)[0] : null;
   const { low, high } = way ?? { low: [0, length], high: [0, length] };
   return [[x + low[0], y], [x + low[1], y], [x + high[1], y + across], [x + high[0], y + across]];
 }; // prettier-ignore

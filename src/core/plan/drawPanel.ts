@@ -50,7 +50,7 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
     const length = Math.min(along.full, cell.length - along.pad);
     const width = Math.min(across.full, cell.width);
     const own = part.kind === 'board' ? part.length - (along.full - length) : length;
-    drawing.pieces.push(pieceOf(part, outlineIn(part.ends, part, cell.x, cell.y, own, width)));
+    drawing.pieces.push(pieceOf(part, outlineIn(part, cell.x, cell.y, own, width)));
     const short = shortOf(part, Math.max(along.full - length, across.full - width));
     if (short) drawing.short.push(short);
     if (length + along.pad < cell.length) {

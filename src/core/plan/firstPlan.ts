@@ -1,10 +1,10 @@
-import { nameKey } from '../wood';
 import type { PlanSettings, ResolvedPart } from '../project';
 import { assemble, type Basket } from './assemble';
 import { lowerBound } from './bound';
-import { buyPieces, till, type Purchases } from './buying';
+import { buyPieces, till } from './buying';
 import { carriable, fitsInCar, storeCutOf } from './carry';
-import { serves } from './cuttable';
+import { usefulOffers } from './cuttable';
+import { itemsOf } from './items';
 import type { Offer } from '../prices';
 import type { PlanInput } from './input';
 import { choosePools, packPool } from './pools';
@@ -30,7 +30,7 @@ export interface FirstPlan {
 
 /** A first plan with what it decides. */
 export const firstBasket = (given: PlanInput): FirstPlan => {
-  const input = { ...given, offers: relevant(given) };
+  const input = { ...given, offers: usefulOffers(given) };
   const carried = { ...input, offers: carriable(input.offers, input.stores, input.settings) };
   const first = planFrom(carried);
   if (isCarried(first.plan, input.settings)) return { ...first, input: carried };
@@ -40,14 +40,6 @@ export const firstBasket = (given: PlanInput): FirstPlan => {
   if (short.plan.status !== 'infeasible' || first.plan.status === 'infeasible')
     return { ...short, input: carried };
   return { input: carried, plan: infeasible(input, [tooLongToCarry(first.plan, input)]), basket: null };
-};
-
-/** The offers that some part can be made of. */
-const relevant = ({ parts, offers, settings }: PlanInput): Offer[] => {
-  const kinds = new Map<string, ResolvedPart>();
-  for (const part of parts)
-    kinds.set(`${part.kind}:${part.thickness}x${part.kind === 'board' ? part.width : ''}:${part.materials.join('|')}:${part.item}`, part); // prettier-ignore
-  return offers.filter((offer) => [...kinds.values()].some((part) => serves(part, offer, settings)));
 };
 
 const tooLongToCarry = (plan: Plan, { settings }: PlanInput): PlanProblem => {
@@ -167,28 +159,12 @@ const basketFrom = (input: PlanInput): Basket | null => {
   const wood = buyStocks(counts, tillOf);
   if (!wood) return null;
   basket.purchases.push(...wood.purchases);
-  for (const { item, count } of hardwareOf(input.parts)) {
-    const bought = buyHardware(item, count, input);
+  for (const { pieces, offers } of itemsOf(input)) {
+    const bought = buyPieces(pieces, offers, tillOf);
     if (!bought) return null;
-    basket.purchases.push(...bought);
+    basket.purchases.push(...bought.purchases);
   }
   return basket;
-
-  function buyHardware(item: string, count: number, { owned, offers }: PlanInput): Purchases[] | null {
-    const inHand = owned
-      .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
-      .reduce((sum, pile) => sum + pile.count, 0);
-    const sold = offers.filter((offer) => offer.item.kind === 'hardware' && nameKey(offer.name) === item);
-    return buyPieces(count - inHand, sold, tillOf)?.purchases ?? null;
-  }
-};
-
-const hardwareOf = (parts: ResolvedPart[]): { item: string; count: number }[] => {
-  const counts = new Map<string, number>();
-  for (const part of parts)
-    if (part.kind === 'hardware')
-      counts.set(nameKey(part.item), (counts.get(nameKey(part.item)) ?? 0) + part.count);
-  return [...counts].map(([item, count]) => ({ item, count }));
 };
 
 /** What is offered but not enough of: each section and material, and each item, tried by itself. */

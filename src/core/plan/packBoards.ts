@@ -1,6 +1,6 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { meanLength, reach, slantOffset } from '../wood';
+import { meanLength, reach, slantedKerf, slantOffset } from '../wood';
 import type { Stock } from './stock';
 
 /**
@@ -30,8 +30,7 @@ export interface FilledBoard {
 /** How a part lies on a board of its own section. */
 export const boardPiece = (part: ResolvedPart, settings: PlanSettings): BoardPiece => {
   const { ends, length, thickness, width } = part;
-  const angle = ends.shape === 'square' ? 0 : (ends.angle * Math.PI) / 180;
-  const kerf = Math.ceil(settings.kerf.ticks / Math.cos(angle));
+  const kerf = slantedKerf(ends, settings.kerf.ticks);
   const nests = (ends.shape === 'mitre' || ends.shape === 'parallel') && ends.across === 'face';
   const held = nests ? meanLength(ends, length, thickness, width) : reach(ends, length, thickness, width);
   return {

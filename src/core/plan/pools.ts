@@ -1,6 +1,6 @@
 import type { ResolvedPart } from '../project';
-import { nameKey } from '../wood';
-import { canRip, materialsFor, useOf } from './cuttable';
+import { needKey } from '../prices';
+import { materialsFor, useOf } from './cuttable';
 import type { FilledPanel } from './cutting';
 import type { PlanInput } from './input';
 import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
@@ -34,7 +34,7 @@ export const choosePools = (
   till: Till,
 ): Pool[] | null => {
   const pools = new Map<string, Pool>();
-  for (const bucket of groupBy(parts, bucketKey)) {
+  for (const bucket of groupBy(parts, needKey)) {
     const chosen = cheapestMaterial(bucket, input, stocks, till);
     // No single material makes them all: let each part find its own.
     const choices = chosen === null ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, stocks, till) })) : [{ parts: bucket, material: chosen }]; // prettier-ignore
@@ -52,10 +52,9 @@ export const choosePools = (
 
 const sizeKey = (part: ResolvedPart): string =>
   `${part.kind}:${part.thickness}:${part.kind === 'board' ? part.width : ''}`;
-const bucketKey = (part: ResolvedPart): string =>
-  `${sizeKey(part)}:${part.materials.map(nameKey).sort().join('|')}`;
 
-const groupBy = <T>(list: T[], key: (entry: T) => string): T[][] => {
+/** A list in runs that share a key, in the order in which keys come first. */
+export const groupBy = <T>(list: T[], key: (entry: T) => string): T[][] => {
   const groups = new Map<string, T[]>();
   for (const entry of list) {
     const group = groups.get(key(entry));
@@ -113,7 +112,6 @@ const boardWays = (parts: ResolvedPart[], all: Stock[], { settings }: PlanInput)
 /** Sheets, and boards that are ripped: of each thickness by itself. */
 const panelWays = (parts: ResolvedPart[], all: Stock[], { settings }: PlanInput): Way[] => {
   const [first] = parts;
-  if (first?.kind === 'board' && !canRip(settings)) return [];
   const stocks = all.filter((stock) => first && useOf(first, stock, settings) === 'panel');
   const turnings = first?.kind === 'sheet' ? TURNINGS : TURNINGS.slice(0, 1);
   return turnings

@@ -45,6 +45,10 @@ export const describeEnds = (ends: Ends): string => {
 export const slantOffset = (ends: Ends, side: Ticks): Ticks =>
   ends.shape === 'square' ? 0 : Math.round(side * Math.tan((ends.angle * Math.PI) / 180));
 
+/** What a cut at such an end takes along the board: kerf / cos A (planner.md, rule 3). */
+export const slantedKerf = (ends: Ends, kerf: Ticks): Ticks =>
+  ends.shape === 'square' ? kerf : Math.ceil(kerf / Math.cos((ends.angle * Math.PI) / 180));
+
 /**
  * The length along the board that a piece reaches over. `length` is its longest edge: the slant of a
  * parallelogram comes on top of it, that of the other shapes lies within.

@@ -1,4 +1,12 @@
-import { MICROS, parseCount, parseDecimal, parseLength, parseTag, type LengthUnit } from '@/core/measure';
+import {
+  MICROS,
+  parseCount,
+  parseDecimal,
+  parseLength,
+  parseTag,
+  percentText,
+  type LengthUnit,
+} from '@/core/measure';
 import { isDate, withUnit } from '@/core/formats';
 import { amountOf, piecesByWeight, type Need } from '@/core/prices';
 import {
@@ -102,7 +110,7 @@ export const draftOfPrice = (seen: Price, unit: LengthUnit): PriceDraft => ({
   perWeight: seen.weight ? String(seen.weight.pieces) : '',
   finish: seen.rough ? 'rough' : 'dressed',
   planing: seen.rough ? withUnit(seen.rough.planing, unit) : '',
-  waste: seen.rough ? String(Number((seen.rough.waste * 100).toFixed(4))) : '',
+  waste: seen.rough ? percentText(seen.rough.waste) : '',
 });
 
 /** The draft as an observation without id, store and source; every fault with its field as the place. */

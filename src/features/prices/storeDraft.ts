@@ -1,4 +1,4 @@
-import { decimals, MICROS, parseDecimal, parseMoney, parseTag, toMain, toMinor, type LengthUnit, type Minor } from '@/core/measure'; // prettier-ignore
+import { decimals, MICROS, parseDecimal, parseMoney, parseTag, percentText, toMain, toMinor, type LengthUnit, type Minor } from '@/core/measure'; // prettier-ignore
 import type { Store } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
 import { nameKey } from '@/core/wood';
@@ -17,8 +17,6 @@ export interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'note'> {
   freeFrom: string;
 }
 
-const percent = (share: number): string => String(Number((share * 100).toFixed(4)));
-
 export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
   const { name, kind, currency, taxFree, taxRate, note, trip, way, discount, shipping } = store;
   const sum = (minor: Minor | null | undefined) =>
@@ -33,8 +31,8 @@ export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
     distance: way ? String(way.distance) : '',
     rate: way ? String(rate) : unit === 'in' ? '0.30' : '0.25',
     tax: taxFree ? 'none' : taxRate === undefined ? 'project' : 'own',
-    taxRate: taxRate === undefined ? '' : percent(taxRate),
-    discount: discount === 0 ? '' : percent(discount),
+    taxRate: taxRate === undefined ? '' : percentText(taxRate),
+    discount: discount === 0 ? '' : percentText(discount),
     fee: sum(shipping?.fee),
     freeFrom: sum(shipping?.freeFrom),
   };

@@ -1,4 +1,4 @@
-import { formatDay, formatMoney, formatTag, toMinor, type Micros } from '@/core/measure';
+import { formatDay, formatMoney, formatTag, percentText, toMinor, type Micros } from '@/core/measure';
 import { daysBetween, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/prices';
 import { taxAt } from '@/core/plan';
 import type { Price, Store, StoreKind } from '@/core/project';
@@ -23,7 +23,7 @@ export const storeWords = (store: Store): string =>
       : '',
     store.discount > 0 ? `${Number((store.discount * 100).toFixed(2))} % off` : '',
     store.taxFree ? 'no tax added' : '',
-    store.taxRate === undefined ? '' : `tax ${Number((store.taxRate * 100).toFixed(4))} %`,
+    store.taxRate === undefined ? '' : `tax ${percentText(store.taxRate)} %`,
     store.note,
   ]
     .filter((word) => word !== '')

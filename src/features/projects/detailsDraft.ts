@@ -7,6 +7,7 @@ import {
   parseDecimal,
   parseLength,
   parseMoney,
+  percentText,
   toMain,
   type LengthUnit,
 } from '@/core/measure';
@@ -46,7 +47,7 @@ export const draftOf = ({ name, note, unit, currency, target, builds, settings }
   currency,
   target: target === null ? '' : toMain(target, currency).toFixed(decimals(currency)),
   builds: String(builds),
-  tax: String(Number((settings.tax * 100).toFixed(4))),
+  tax: percentText(settings.tax),
   taxIncluded: settings.taxIncluded,
   kerf: settings.kerf.text,
   endTrim: settings.endTrim.text,
@@ -56,7 +57,7 @@ export const draftOf = ({ name, note, unit, currency, target, builds, settings }
   carryLength: settings.maxCarryLength?.text ?? '',
   carryWidth: settings.maxCarryWidth?.text ?? '',
   spare: Object.entries(settings.spare ?? {})
-    .map(([material, share]) => `${material} ${Number((share * 100).toFixed(4))}`)
+    .map(([material, share]) => `${material} ${percentText(share)}`)
     .join(', '),
 });
 

@@ -1,7 +1,14 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useQueryClient } from '@tanstack/react-query';
-import { formatDay, isCurrency, parseCount, parseDecimal, type LengthUnit } from '@/core/measure';
+import {
+  formatDay,
+  isCurrency,
+  parseCount,
+  parseDecimal,
+  percentText,
+  type LengthUnit,
+} from '@/core/measure';
 import { ok, type Result } from '@/core/result';
 import {
   bringSamplesBack,
@@ -110,7 +117,7 @@ export const SettingsPlace = () => {
         <ReadField
           label="Sales tax in percent"
           inputMode="decimal"
-          text={String(Number((settings.tax * 100).toFixed(4)))}
+          text={percentText(settings.tax)}
           read={readShare}
           onRead={(tax) => change({ tax })}
         />

@@ -6,7 +6,7 @@ import type { LayoutToCheck, Note } from './types';
 type Point = [x: Ticks, y: Ticks];
 
 /** Rounding of lengths in files: a tick is 1/320 mm, and a slant is rounded to one. */
-const NEAR = 3;
+export const NEAR = 3;
 const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= NEAR;
 
 interface Box {

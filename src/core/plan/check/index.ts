@@ -1,7 +1,7 @@
 import { nameKey } from '../../wood';
 import type { Problem } from '../../result';
 import type { ResolvedPart } from '../../project';
-import { checkLayout } from './geometry';
+import { checkLayout, NEAR } from './geometry';
 import { checkMoney } from './money';
 import type { BuyToCheck, CheckAgainst, LayoutToCheck, Note, PlanToCheck } from './types';
 
@@ -106,9 +106,6 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
     if (!fits) note(`${source.item} of ${source.store}`, 'does not go in the car, and is not sawn at the store so that it would'); // prettier-ignore
   }
 };
-
-/** A tick or two of rounding. */
-const NEAR = 3;
 
 /** Whether a cut falls between pieces; beside a slanted end it is sawn at that slant. */
 const isClear = (

@@ -70,6 +70,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   const own = program.rows.length;
   const all = wood.types.map(({ demand }) => demand);
   const buyer = buyerOf(share, solver, tolerance, left);
+  const isParted = wood.spaces.some((space) => space.isParted);
   const dearest = 1e4 * Math.max(1, ...program.cost);
   let master: Master | null = null;
   let filler: Filler | null = null;
@@ -88,20 +89,20 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       answer.next = 'pieces';
     },
     pieces: (answer) => {
-      if (wood.spaces.some(({ isParted }) => isParted)) fillInTurn(answer);
+      if (isParted) fillInTurn(answer);
       if (isKnown(answer)) return;
       const end = left() * 0.6;
       setStores(answer);
       const times = dive(masterOf(), wood, pool, Math.min(answer.cost - tolerance, dearest / 2), () => isLate() || left() < end);
       if (times) buy(answer, times);
-      if (!isKnown(answer)) solveOver(answer, Math.min(left() / 3, 4), pool.patterns, false);
+      if (!isKnown(answer)) solveOver(answer, Math.min(left() / 3, 4), false);
       answer.next = 'all';
     },
     all: (answer) => {
       const near = nearTo(answer, answer.cost - tolerance);
       if (near) {
         pool.add(near);
-        solveOver(answer, left() * 0.8, pool.patterns, true);
+        solveOver(answer, left() * 0.8, true);
       }
       answer.isDone = true;
     },
@@ -175,7 +176,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     if (held) return held;
     setStores(answer);
     // Cut both ways, patterns take long to find; the time is better spent on whole ones.
-    const end = wood.spaces.some(({ isParted }) => isParted) ? left() * 0.6 : 0;
+    const end = isParted ? left() * 0.6 : 0;
     const root = generate(masterOf(), pool, wood, all, () => isLate() || left() < end);
     roots.set(answer, root);
     return root;
@@ -237,8 +238,9 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     Object.assign(answer, { times, values, cost });
   }
 
-  /** Whole patterns of some, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
-  function solveOver(answer: Answer, seconds: number, patterns: Pattern[], isAll: boolean): void {
+  /** Whole patterns of the pool, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
+  function solveOver(answer: Answer, seconds: number, isAll: boolean): void {
+    const { patterns } = pool;
     const base: Program = holding(program, buyer.closed(answer.stores));
     const whole = wholeProgram(withPatternRows(base, wood, supply), wood, patterns, own);
     whole.rows.push(...cuts);

@@ -1,6 +1,6 @@
 import { leastCover } from './covering';
 import type { Solver } from './highs';
-import { cheapestPacks } from './packs';
+import { cheapestPacks } from '../packs';
 import { holding, type Row } from './program';
 import type { Share } from './share';
 

@@ -3,6 +3,7 @@ import type { PlanInput } from '../input';
 import type { Answer, Answerer } from './answer';
 import { basketOf, type Chosen } from './baskets';
 import type { MipResult, Solver } from './highs';
+import { mostTimes } from './master';
 import type { Program, Row } from './program';
 import { timesOf } from './search';
 import { asTerms, tillProgram, type Mode } from './till';
@@ -78,10 +79,10 @@ export const closeAtTill = (
         if (row.terms.every(([column]) => at.has(column))) whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
     if (!own) return;
     const begin = whole.cost.length;
-    for (const { counts } of own) {
+    for (const pattern of own) {
       whole.cost.push(0);
       whole.lower.push(0);
-      whole.upper.push(Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count)))));
+      whole.upper.push(mostTimes(pattern, types));
       whole.whole.push(true);
     }
     types.forEach(({ demand }, type) =>

@@ -1,5 +1,6 @@
 import type { Ticks } from '../../measure';
 import type { PlanSettings } from '../../project';
+import { slantOffset } from '../../wood';
 import { room } from '../packBoards';
 import { gridOf, type Grid } from './grid';
 import { bestOf, fillTable, type Block, type Item, type Table } from './knapsack';
@@ -66,7 +67,7 @@ export const crosscuts = (indices: number[], usable: number[], { types, stocks }
 
   return {
     stocks: indices,
-    types: usable, isParted: false,
+    isParted: false,
     price,
     fill: (worth, left) => price(worth, left).flatMap(({ patterns }) => patterns),
     enumerate: (at, worth, least, limit) => {
@@ -110,7 +111,7 @@ const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => 
 const oneSlant = (type: number, types: Cutup['types']): Ticks => {
   const part = types[type]?.part;
   if (part?.ends.shape !== 'one' || part.ends.across !== 'face') return 0;
-  return Math.round(part.width * Math.tan((part.ends.angle * Math.PI) / 180));
+  return slantOffset(part.ends, part.width);
 };
 
 /** Every full way to fill so many cells that is worth `least` or more; null where there are more than `limit`. */

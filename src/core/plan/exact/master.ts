@@ -87,6 +87,10 @@ export const newMaster = (
   };
 };
 
+/** More often than this a pattern only makes pieces that nobody wants. */
+export const mostTimes = ({ counts }: Pattern, types: Cutup['types']): number =>
+  Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count))));
+
 /** The same with whole patterns: for the solver of whole-numbered programs. */
 export const wholeProgram = (program: Program, { types }: Cutup, patterns: Pattern[], ownRows: number): Program => {
   const columns = program.cost.length;
@@ -97,7 +101,7 @@ export const wholeProgram = (program: Program, { types }: Cutup, patterns: Patte
   return {
     cost: [...program.cost, ...patterns.map(() => 0)],
     lower: [...program.lower, ...patterns.map(() => 0)],
-    upper: [...program.upper, ...patterns.map(({ counts }) => Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count)))))],
+    upper: [...program.upper, ...patterns.map((pattern) => mostTimes(pattern, types))],
     whole: [...program.whole, ...patterns.map(() => true)],
     rows,
   };

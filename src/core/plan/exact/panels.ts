@@ -33,19 +33,18 @@ export const panels = (index: number, usable: number[], { types, stocks }: Cutup
   const bounding = isExact ? fitting : placed('down');
   const room: Sizes = { along: grids.along.cells, across: grids.across.cells };
 
-  const bestOf = (pieces: Placed[], worth: Float64Array, isPatternWanted: boolean): { most: number; cutting: Cutting | null } => {
-    const ways2 = (['across', 'along'] as const).map((first) => threeStages(pieces, worth, room, first));
-    const best = ways2.reduce((a, b) => (b.most > a.most ? b : a));
-    return { most: best.most, cutting: isPatternWanted && best.most > 0 ? best.cutting() : null };
+  const bestOf = (pieces: Placed[], worth: Float64Array) => {
+    const [rips, crosscuts] = [threeStages(pieces, worth, room, 'across'), threeStages(pieces, worth, room, 'along')];
+    return crosscuts.most > rips.most ? crosscuts : rips;
   };
 
   const usableNow = (pieces: Placed[], left: number[]) => pieces.filter(({ type }) => (left[type] ?? 0) > 0);
 
   // The best may take a type more often than it is wanted: so it bounds all.
   const price = (worth: Float64Array, left: number[]): Priced[] => {
-    const { most, cutting } = bestOf(usableNow(fitting, left), worth, true);
-    const bound = isExact ? most : bestOf(usableNow(bounding, left), worth, false).most;
-    return [{ most: bound, patterns: cutting ? [patternOf(cutting)] : [] }];
+    const { most, cutting } = bestOf(usableNow(fitting, left), worth);
+    const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
+    return [{ most: bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
   };
 
   const fill = (worth: Float64Array, left: number[]): Pattern[] =>
@@ -54,7 +53,7 @@ export const panels = (index: number, usable: number[], { types, stocks }: Cutup
       return filled ? [patternOf(filled)] : [];
     });
 
-  return { stocks: [index], types: usable, isParted: true, price, fill, enumerate: () => null };
+  return { stocks: [index], isParted: true, price, fill, enumerate: () => null };
 
   function countOf(cutting: Cutting): Map<number, number> {
     const counts = new Map<number, number>();

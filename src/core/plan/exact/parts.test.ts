@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { leastCover } from './covering';
 import { gridOf } from './grid';
 import { bestOf, fillTable, type Block } from './knapsack';
-import { cheapestPacks } from './packs';
+import { cheapestPacks } from '../packs';
 
 describe('grid', () => {
   test('sixteenths, eighths and kerf share a grid of sixteenths; slants are rounded up to one that is finer', () => {

@@ -4,9 +4,10 @@ import type { ResolvedPart } from '../../project';
 import { allows } from '../../project';
 import { nameKey } from '../../wood';
 import { till } from '../buying';
-import { canRip, useOf } from '../cuttable';
+import { useOf } from '../cuttable';
 import { waysOn } from '../cutting';
 import type { PlanInput } from '../input';
+import { itemsOf } from '../items';
 import { boardPiece } from '../packBoards';
 import { stocksOf, type Stock } from '../stock';
 import { isCarriable } from './carried';
@@ -58,19 +59,12 @@ const woodShare = (wood: Wood, input: PlanInput): Share => {
 }; // prettier-ignore
 
 const itemShares = (input: PlanInput): Share[] => {
-  const { parts, offers, owned } = input;
   const pocket = pocketOf(input);
-  const counts = new Map<string, number>();
-  for (const { kind, item, count } of parts)
-    if (kind === 'hardware') counts.set(nameKey(item), (counts.get(nameKey(item)) ?? 0) + count);
-  return [...counts].flatMap(([item, count]): Share[] => {
-    const isIt = (name: string) => nameKey(name) === item;
-    const pieces = count - owned.filter((pile) => pile.kind === 'hardware' && isIt(pile.name)).reduce((sum, pile) => sum + pile.count, 0);
+  return itemsOf(input).flatMap(({ pieces, offers }): Share[] => {
     if (pieces <= 0) return [];
-    const sold = offers.filter((offer) => offer.item.kind === 'hardware' && isIt(offer.name));
     const { program, tags, row, purchase } = draft();
-    row(sold.flatMap((offer) => purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack])), pieces, Infinity);
-    return [{ wood: NO_WOOD, offers: sold, pieces, program, tags, supply: [], kerf: 0, isCarriable: () => true }];
+    row(offers.flatMap((offer) => purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack])), pieces, Infinity);
+    return [{ wood: NO_WOOD, offers, pieces, program, tags, supply: [], kerf: 0, isCarriable: () => true }];
   });
 }; // prettier-ignore
 
@@ -139,7 +133,7 @@ const spacesOf = (cutup: Cutup, { settings }: PlanInput): Space[] => {
     return crosscuts(own, usable, cutup, settings);
   });
   const panel = stocks.flatMap((stock, index) => {
-    if (!uses[index]?.includes('panel') || (stock.kind === 'board' && !canRip(settings))) return [];
+    if (!uses[index]?.includes('panel')) return [];
     const usable = types.flatMap(({ part }, type) =>
       allows(part.materials, stock.material) && waysOn(part, stock, settings).length > 0 ? [type] : [],
     );

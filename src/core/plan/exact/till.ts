@@ -72,10 +72,10 @@ export const leastAtTill = (exact: number, { stores, trips, rounding }: Mode, in
   return least + toMinor(Math.round(toMicros(least, input.currency) * rate), input.currency) + trips;
 };
 
-/** The whole purchase as one program over all shares: see `tillProgram`. */
+/** The whole purchase as one program over all shares. */
 export interface Whole {
   program: Program;
-  /** The first column of each share's offers in the order of its tags. */
+  /** The columns of a share's purchases here, and in its own program. */
   tagsOf: (share: Share) => { column: number; own: number }[];
 }
 

@@ -43,8 +43,6 @@ export interface Priced {
 export interface Space {
   /** Places in the list of stocks. */
   stocks: number[];
-  /** Places in the list of types. */
-  types: number[];
   /** It is cut both ways: not all its patterns can be looked through. */
   isParted: boolean;
   /** The best pattern of each stock for the worth of one piece of each type; none takes more of a type than `left` where that can be kept. */
