@@ -2,7 +2,7 @@ import type { ErrorObject } from 'ajv';
 import {
   bookFromJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, schemaProblems,
   validateBookRecord, validateProjectRecord, validateSettingsRecord,
-  type Book, type Change, type History, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Measure, type Project,
+  type Book, type Change, type History, type JsonBook, type JsonMeasure, type JsonProject, type JsonPurchase, type Measure, type Project,
 } from '@/core/project'; // prettier-ignore
 import { packColumns, unpackColumns } from '@/core/formats';
 import type { LengthUnit } from '@/core/measure';
@@ -123,6 +123,7 @@ const newestWithin = (changes: Change[]): Change[] => {
 /** The price book, compact: `book 2`, its revision, and the packed columns. */
 export const packBook = ({ book, revision, history }: BookRecord): string =>
   `${BOOK_HEAD} ${revision} ${packColumns(book, {
+    ...(book.materials ? { materials: Object.values(book.materials) } : {}),
     history: { past: newestWithin(history.past), future: newestWithin(history.future) },
   })}`;
 
@@ -134,11 +135,11 @@ export const revisionOfBook = (text: string): number | null => {
 
 export const unpackBook = (text: string): Result<BookRecord> => {
   const packed = PACKED_BOOK.exec(text);
-  type Kept = Omit<BookRecord, 'book'> & { stores: JsonStore[]; prices: JsonPrice[] };
+  type Kept = Omit<BookRecord, 'book'> & JsonBook;
   const kept = packed ? unpackPacked<Kept>(packed) : unpack<Kept>(text, validateBookRecord);
   if (!kept.ok) return kept;
-  const { stores, prices, ...record } = kept.value;
-  return ok({ ...record, book: bookFromJson({ stores, prices }) });
+  const { stores, prices, materials, ...record } = kept.value;
+  return ok({ ...record, book: bookFromJson({ stores, prices, ...(materials ? { materials } : {}) }) });
 };
 
 const BOOK_HEAD = 'billet-book 2';

@@ -6,6 +6,7 @@ import type { Minor } from '@/core/measure';
 import {
   againstProject,
   planInput,
+  shownPlan,
   type CheckAgainst,
   type Plan,
   type PlanInput,
@@ -235,7 +236,3 @@ export const usePlanAndMoney = (project: Project, book: Book): PlanView & { mone
   const money = useMemo(() => projectMoney(project, book, plan), [project, book, plan]);
   return { ...view, money };
 };
-
-/** The plan to show: of what cannot all be made, the plan for the rest. */
-export const shownPlan = (plan: Plan | null): Plan | null =>
-  plan?.status === 'infeasible' ? (plan.rest ?? null) : plan;

@@ -1,20 +1,24 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../measure';
 import { faceOf, type Layout, type Plan, type Point } from '../plan';
 import type { Project } from '../project';
-import { nameKey } from '../wood';
+import { nameKey, NO_OWN, type OwnMaterials } from '../wood';
 import { resolve } from '../project';
 
 /**
  * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from, by
  * their face, its share of a pack, without trips and what is left over. Parts that the plan lacks are absent.
  */
-export const inThePiece = (project: Project, plan: Plan): Record<string, Minor> => {
+export const inThePiece = (
+  project: Project,
+  plan: Plan,
+  own: OwnMaterials = NO_OWN,
+): Record<string, Minor> => {
   const micros: Record<string, Micros> = {};
   const add = (partId: string, share: Micros) => (micros[partId] = (micros[partId] ?? 0) + share);
   for (const layout of plan.layouts)
     for (const { partId, outline } of layout.pieces)
       add(partId, layout.count * layout.value * share(layout, outline));
-  for (const part of resolve(project).parts) {
+  for (const part of resolve(project, own).parts) {
     if (part.kind !== 'hardware') continue;
     const price = hardwarePrice(plan, project, part.item);
     if (price !== null) add(part.id, part.count * price);

@@ -1,6 +1,6 @@
 import type { Minor } from '../measure';
 import type { Book, Project } from '../project';
-import type { Plan } from '../plan';
+import { shownPlan, type Plan } from '../plan';
 
 /** The money of a project, the same wherever it is shown. All in minor units, with tax, trips and shipping. */
 export interface ProjectMoney {
@@ -19,7 +19,7 @@ export interface ProjectMoney {
 
 /** Spent, to buy and left, from what was bought and the plan for the rest. */
 export const projectMoney = (project: Project, book: Book, plan: Plan | null): ProjectMoney => {
-  const shown = plan?.status === 'infeasible' ? (plan.rest ?? null) : plan;
+  const shown = shownPlan(plan);
   const spent = spentOn(project, book, new Set(shown?.stores.map(({ storeId }) => storeId)));
   const toBuy = shown?.total ?? 0;
   const total = spent + toBuy;

@@ -174,11 +174,11 @@ const sample = () =>
     parts:
       'part,qty,section,length,kind,width,ends,item\nPost,4,2x4,31 1/2,,,mitre 45,\nBack,1,3/4in,24,sheet,36,,\nHinge,2,,,hardware,,,hinge',
     prices:
-      "store,section,length,material,price,kind,width,item\nYard,2x4,8',stud,3.98,,,\nYard,3/4in,96,ply,40,sheet,48,\nYard,2x6,8',stud,7,,,\nPost,,,,2,hardware,,Hinge",
+      "store,section,length,material,price,kind,width,item\nYard,2x4,8',stud,3.98,,,\nYard,3/4in,96,ply,40,sheet,48,\nYard,2x12,8',stud,7,,,\nPost,,,,2,hardware,,Hinge",
     settings: { tax: 0.07 },
   });
 
-test('a project file opens as what was saved, with the prices it uses and no others', () => {
+test('a project file opens as what was saved, with the prices it uses or is compared by, and no others', () => {
   const { project, book } = sample();
   const read = must(readProjectFile(writeProjectFile({ ...project, target: 24050 }, book), 'x.billet.json'));
   expect(read.project).toEqual({ ...project, target: 24050 });

@@ -1,10 +1,12 @@
 import { fromMm, parseLength, type LengthUnit } from '../measure';
+import { isNearSection } from '../compare';
 import { currentOffers, needsOf } from '../prices';
 import {
   bookFromJson, isFormula, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, readFormula, resolve, schemaProblems, settled,
-  storeToJson, validateProjectFile,
+  storeToJson, validateProjectFile, withChanges,
   type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project,
 } from '../project'; // prettier-ignore
+import { isFinish, type Material } from '../wood';
 import type { Problem, Result } from '../result';
 import { isDate } from './pricesCsv';
 
@@ -19,6 +21,8 @@ export interface ProjectFile {
   stores: JsonStore[];
   prices: JsonPrice[];
   purchases: JsonPurchase[];
+  /** What the user says of its materials. */
+  materials?: Material[];
 }
 
 /** A project with the stores and prices it uses, as the text of a `*.billet.json` file. */
@@ -28,12 +32,9 @@ export const writeProjectFile = (project: Project, book: Book): string => {
       Object.entries(book.stores).filter(([, { currency }]) => currency === project.currency),
     ),
     prices: book.prices,
+    ...(book.materials ? { materials: book.materials } : {}),
   };
-  const needed = new Set(
-    needsOf(resolve(project).parts, currentOffers(inCurrency), project.settings.tools).flatMap(
-      ({ offers, ripped }) => [...offers, ...ripped].map((offer) => offer.itemKey),
-    ),
-  );
+  const needed = pricedFor(project, inCurrency);
   const prices = Object.values(book.prices).filter(
     ({ storeId, item }) => inCurrency.stores[storeId] && needed.has(itemKey(item)),
   );
@@ -50,9 +51,35 @@ export const writeProjectFile = (project: Project, book: Book): string => {
       .map(storeToJson),
     prices: prices.map(priceToJson),
     purchases: purchasesToJson(project),
+    ...(book.materials ? { materials: Object.values(book.materials) } : {}),
   };
   return `${JSON.stringify(file, null, 2)}\n`;
 };
+
+/**
+ * Keys of the items that a project needs a price for, also for what it is compared with: its sections and sheets, and
+ * sections near them, in any material, what its other options and alternatives need, and finishes.
+ */
+const pricedFor = (project: Project, book: Book): Set<string> => {
+  const offers = currentOffers(book);
+  const ways = [
+    project,
+    ...project.groups.flatMap(({ id, options }) =>
+      options.map((option) => withChanges(project, [{ type: 'chooseOption', groupId: id, optionId: option.id }])),
+    ),
+    ...(project.alternatives ?? []).map(({ changes }) => withChanges(project, changes)),
+  ];
+  const finishes = offers.filter(({ item }) => item.kind === 'hardware' && isFinish(item.name));
+  const needs = ways.flatMap((way) =>
+    needsOf(resolve(way, book.materials).parts.map((part) => ({ ...part, materials: [] })), offers, way.settings.tools),
+  );
+  const near = offers.filter(
+    (offer) => offer.item.kind === 'board' && needs.some((need) => need.kind === 'board' && isNearSection(offer, need)),
+  );
+  return new Set(
+    [...finishes, ...near, ...needs.flatMap((need) => [...need.offers, ...need.ripped])].map(({ itemKey: key }) => key),
+  );
+}; // prettier-ignore
 
 /** Reads the text of a `*.billet.json` file. Every fault at once, each with its place; a newer version is one clear sentence. */
 export const readProjectFile = (text: string, name: string): Result<{ project: Project; book: Book }> => {

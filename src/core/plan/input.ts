@@ -72,7 +72,7 @@ export const planInput = (project: Project, book: Book): PlanInput => {
 const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 
 const makeInput = (project: Project, book: Book): PlanInput => {
-  const { parts, problems } = resolve(project);
+  const { parts, problems } = resolve(project, book.materials);
   const usable = Object.values(book.stores).filter(
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
   );

@@ -119,3 +119,7 @@ export interface PlanProblem {
   /** What cannot be made and why, in one sentence, with what would help. */
   sentence: string;
 }
+
+/** The plan to show: of what cannot all be made, the plan for the rest. */
+export const shownPlan = (plan: Plan | null): Plan | null =>
+  plan?.status === 'infeasible' ? (plan.rest ?? null) : plan;

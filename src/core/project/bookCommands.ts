@@ -1,3 +1,4 @@
+import { nameKey, type Material } from '../wood';
 import { change, type Change } from './history';
 import type { Book, Price, Store } from './types';
 
@@ -7,6 +8,9 @@ export type BookCommand =
   | { type: 'removeStore'; storeId: string }
   | { type: 'putPrices'; prices: Price[]; stores?: Store[] }
   | { type: 'removePrices'; ids: string[] }
+  /** What the user says of a material; before that it was taken by the words in its name. */
+  | { type: 'putMaterial'; material: Material }
+  | { type: 'removeMaterial'; name: string }
   | { type: 'clear' };
 
 /** Applies one command to the book. Null when it changes nothing. Deleting a store deletes its prices. */
@@ -32,6 +36,12 @@ export const applyToBook = (
       case 'removePrices':
         for (const id of command.ids) delete draft.prices[id];
         return;
+      case 'putMaterial':
+        draft.materials = { ...draft.materials, [nameKey(command.material.name)]: command.material };
+        return;
+      case 'removeMaterial':
+        if (draft.materials) delete draft.materials[nameKey(command.name)];
+        return;
       case 'clear':
         draft.stores = {};
         draft.prices = {};
@@ -50,6 +60,10 @@ const label = (book: Book, command: BookCommand): string => {
         : `${command.prices.length} prices`;
     case 'removePrices':
       return command.ids.length === 1 ? 'delete a price' : `delete ${command.ids.length} prices`;
+    case 'putMaterial':
+      return `material ${command.material.name}`;
+    case 'removeMaterial':
+      return `what was said of ${command.name}`;
     case 'clear':
       return 'delete all stores and prices';
   }

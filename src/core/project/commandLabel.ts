@@ -59,6 +59,19 @@ export const label = (project: Project, command: Command): string => {
       return `make ${groupName(project, command.groupId)} anew`;
     case 'importParts':
       return 'import parts';
+    case 'editSettings':
+      return 'change how it is cut and bought';
+    case 'putOption':
+      return `another way to make ${groupName(project, command.groupId)}`;
+    case 'chooseOption':
+      return `make ${groupName(project, command.groupId)} another way`;
+    case 'renameOption':
+    case 'removeOption':
+      return `${command.type === 'renameOption' ? 'rename' : 'delete'} a way to make ${groupName(project, command.groupId)}`;
+    case 'setAlternatives':
+      return 'change what is compared';
+    case 'choose':
+      return `choose ${command.name}`;
     case 'excludeStore':
       return command.excluded ? 'leave out a store' : 'use a store again';
     case 'recordPurchase':

@@ -6,7 +6,7 @@ import { chosenOption } from './groups';
 import { change, type Change } from './history';
 import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
 import { patchesOf, settle } from './settle';
-import type { Extra, Measure, Option, Part, Project, Variable } from './types';
+import type { Extra, Measure, Option, Part, Project, ProjectChange, Variable } from './types';
 import { isFormula, keepValues } from './values';
 
 /** Applies one command. Null when it changes nothing: unknown ids and equal values included. */
@@ -122,6 +122,7 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
           option.joints = option.joints.filter(({ id }) => id !== command.jointId);
       return;
     case 'addExtra':
+      if (draft.extras.some(({ id }) => id === command.extra.id)) return;
       draft.extras.push(command.extra);
       return;
     case 'editExtra':
@@ -153,6 +154,31 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
       draft.extras = [...draft.extras.filter((extra) => !isTheHelpers(extra)), ...command.extras];
       return;
     }
+    case 'editSettings':
+      assign(draft.settings, command.fields);
+      return;
+    case 'putOption': {
+      const group = draft.groups.find(({ id }) => id === command.groupId);
+      const index = group?.options.findIndex(({ id }) => id === command.option.id) ?? -1;
+      if (!group) return;
+      // A copy: what comes after it in one step may change it, and the command stays as it was.
+      const option = JSON.parse(JSON.stringify(command.option)) as Option;
+      if (index < 0) group.options.push(option);
+      else group.options[index] = option;
+      return;
+    }
+    case 'chooseOption':
+    case 'renameOption':
+    case 'removeOption':
+      changeOption(draft, command);
+      return;
+    case 'setAlternatives':
+      if (command.alternatives) draft.alternatives = command.alternatives;
+      else delete draft.alternatives;
+      return;
+    case 'choose':
+      for (const one of command.changes) mutate(draft, one, before);
+      return;
     case 'importParts':
       draft.groups = command.groups;
       draft.extras = draft.extras.filter(
@@ -175,6 +201,21 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
       draft.purchases = draft.purchases.filter((purchase) => purchase.id !== command.purchaseId);
   }
 };
+
+type OptionCommand = Extract<Command, { type: 'chooseOption' | 'renameOption' | 'removeOption' }>;
+
+const changeOption = (draft: ProjectDraft, command: OptionCommand): void => {
+  const group = draft.groups.find(({ id }) => id === command.groupId);
+  const option = group?.options.find(({ id }) => id === command.optionId);
+  if (!group || !option) return;
+  if (command.type === 'chooseOption') group.chosen = option.id;
+  else if (command.type === 'renameOption') option.name = command.name;
+  else if (group.chosen !== option.id) group.options = group.options.filter(({ id }) => id !== option.id);
+};
+
+/** `project` as it would be with some changes; itself where they change nothing. */
+export const withChanges = (project: Project, changes: ProjectChange[]): Project =>
+  apply(project, { type: 'choose', name: '', changes }, 0)?.document ?? project;
 
 /** Sets the fields that differ, so that a change without effect leaves no step to undo. */
 const assign = <T extends object>(target: T | undefined, fields: Partial<T>): void => {

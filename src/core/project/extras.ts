@@ -1,6 +1,6 @@
 import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../measure';
 import { fail, ok, type Result } from '../result';
-import { actualThickness, meanLength, woodWeight } from '../wood';
+import { actualThickness, meanLength, NO_OWN, woodWeight, type OwnMaterials } from '../wood';
 import { chosenOption, copiesOf } from './groups';
 import type { ResolvedPart } from './resolvedPart';
 import type { Extra, Joint, Project, Shows } from './types';
@@ -27,7 +27,7 @@ const realThickness = (part: ResolvedPart): number =>
   part.kind === 'sheet' ? actualThickness(part.thickness, part.materials[0] ?? '') : part.thickness;
 
 /** Kilograms of one piece. */
-export const weightOf = (part: ResolvedPart): number =>
+export const weightOf = (part: ResolvedPart, own: OwnMaterials = NO_OWN): number =>
   part.kind === 'hardware'
     ? 0
     : woodWeight(
@@ -35,6 +35,7 @@ export const weightOf = (part: ResolvedPart): number =>
           meanLength(part.ends, part.length, part.thickness, part.width) * part.width * realThickness(part),
         ),
         part.materials[0] ?? '',
+        own,
       );
 
 /** The surface of parts, by extra: of its group or of all, all faces or those that show. */

@@ -8,10 +8,13 @@ export const copiesOf = (group: Group | undefined): number => group?.copies ?? 1
 export const chosenOption = (group: Group): Option | undefined =>
   group.options.find((option) => option.id === group.chosen) ?? group.options[0];
 
+/** The groups that are made now, those left for later aside. */
+export const madeNow = ({ groups }: Project): Group[] => groups.filter(({ isLater }) => !isLater);
+
 /** The letter of every part that is cut, by id: A for the first of what is made, and on through the groups. */
 export const partLetters = (project: Project): Record<string, string> =>
   Object.fromEntries(
-    project.groups
+    madeNow(project)
       .flatMap((group) => chosenOption(group)?.parts ?? [])
       .filter(({ kind }) => kind !== 'hardware')
       .map(({ id }, index) => [id, letterOf(index)]),

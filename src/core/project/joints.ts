@@ -1,6 +1,6 @@
 import { formatLength, parseLength, type Ticks } from '../measure';
 import {
-  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, SCREWS_A_BRACKET, type Meeting,
+  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, NO_OWN, SCREWS_A_BRACKET, type Meeting, type OwnMaterials,
 } from '../wood'; // prettier-ignore
 import { sidesOf } from './sides';
 import type { Group, Joint, Option, Part, Project } from './types';
@@ -36,12 +36,12 @@ export const meetingOf = (joint: Joint, option: Option, group: Group, project: P
 };
 
 /** Whether a joint needs steel that wood outdoors, or treated wood, does not eat. */
-const finishOf = (joint: Joint, option: Option, group: Group): '' | 'coated ' =>
+const finishOf = (joint: Joint, option: Option, group: Group, own: OwnMaterials): '' | 'coated ' =>
   fastenerFinish(
     option.parts.some(
       (part) =>
         (part.id === joint.first || part.id === joint.second) &&
-        materialsOf(part, group).some(isTreated),
+        materialsOf(part, group).some((name) => isTreated(name, own)),
     ),
     group.exposure !== 'indoors',
   ); // prettier-ignore
@@ -67,10 +67,11 @@ export const resolveJoint = (
   option: Option,
   group: Group,
   project: Project,
+  own: OwnMaterials = NO_OWN,
 ): ResolvedJoint | null => {
   const meeting = meetingOf(joint, option, group, project);
   if (!meeting) return null;
-  const finish = finishOf(joint, option, group);
+  const finish = finishOf(joint, option, group, own);
   const byRule = fastenerLength(joint.how, meeting, project.unit);
   const length = (joint.item !== '' && namedLength(joint.item, project)) || byRule;
   const item = joint.item === '' ? fastenerItem(joint.how, byRule, project.unit, finish) : joint.item;

@@ -1,4 +1,5 @@
 import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
+import { nameKey, type Material } from '../wood';
 import type { Book, Measure, PlanSettings, Price, Project, Purchase, Store } from './types';
 
 /** A measure in JSON: as it was written, and in millimetres. */
@@ -53,6 +54,18 @@ const nullable = (value: Minor | null, convert: (value: number) => number): numb
 export const projectToJson = ({ purchases: _, ...project }: Project): JsonProject => ({
   ...measuresOut(project),
   target: nullable(project.target, (target) => toMain(target, project.currency)),
+  ...moneyOf(project, (sum) => toMain(sum, project.currency)),
+});
+
+/** The sums of money of a project beside its target, converted. */
+const moneyOf = (
+  { readyMade, work }: Pick<Project, 'readyMade' | 'work'>,
+  convert: (sum: number) => number,
+): Pick<Project, 'readyMade' | 'work'> => ({
+  ...(readyMade ? { readyMade: readyMade.map((seen) => ({ ...seen, price: convert(seen.price) })) } : {}),
+  ...(work
+    ? { work: { ...work, rate: nullable(work.rate, convert), beside: nullable(work.beside, convert) } }
+    : {}),
 });
 
 export const purchasesToJson = ({ purchases, currency }: Project): JsonPurchase[] =>
@@ -70,6 +83,7 @@ export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): P
   variables: json.variables ?? [],
   extras: json.extras ?? [],
   target: nullable(json.target, (target) => fromMain(target, json.currency)),
+  ...moneyOf(json as Pick<Project, 'readyMade' | 'work'>, (sum) => fromMain(sum, json.currency)),
   purchases: measuresIn<Purchase[]>(purchases).map((purchase) => ({
     ...purchase,
     lines: purchase.lines.map((line) => ({
@@ -110,15 +124,20 @@ export const priceFromJson = (json: JsonPrice): Price => ({
   price: Math.round(json.price * MICROS),
 });
 
-export const bookToJson = (book: Book): { stores: JsonStore[]; prices: JsonPrice[] } => ({
-  stores: Object.values(book.stores).map(storeToJson),
-  prices: Object.values(book.prices).map(priceToJson),
-});
-
-export const bookFromJson = (json: { stores: JsonStore[]; prices: JsonPrice[] }): Book => ({
+export const bookFromJson = (json: JsonBook): Book => ({
+  ...(json.materials && json.materials.length > 0
+    ? { materials: Object.fromEntries(json.materials.map((one) => [nameKey(one.name), one])) }
+    : {}),
   stores: Object.fromEntries(json.stores.map((store) => [store.id, storeFromJson(store)])),
   prices: Object.fromEntries(json.prices.map((price) => [price.id, priceFromJson(price)])),
 });
+
+/** A price book in JSON. */
+export interface JsonBook {
+  stores: JsonStore[];
+  prices: JsonPrice[];
+  materials?: Material[];
+}
 
 /** A measure and a part as JSON has them, for records other than projects. */
 export const measureToJson = (measure: Measure): JsonMeasure => ({

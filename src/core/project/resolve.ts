@@ -2,16 +2,18 @@ import { formatLength } from '../measure';
 import {
   describeEnds,
   nameKey,
+  NO_OWN,
   parseEnds,
   parseSection,
   FASTENER_SPARE,
   parseThickness,
   shortestLength,
   SQUARE,
+  type OwnMaterials,
 } from '../wood';
 import type { Problem } from '../result';
 import { resolveExtra } from './extras';
-import { chosenOption, copiesOf } from './groups';
+import { chosenOption, copiesOf, madeNow } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
 import type { Group, Part, Project } from './types';
@@ -23,31 +25,33 @@ export interface Resolved {
   problems: (Problem & { partId: string })[];
 }
 
-const known = new WeakMap<Project, Resolved>();
+const known = new WeakMap<Project, { own: OwnMaterials; resolved: Resolved }>();
 
 /**
- * Every part of the chosen options worked out, with the fasteners of its joints and with its extras, each as
- * hardware. Pure and total; what it found is kept as long as the project is.
+ * Every part of the chosen options worked out, groups left for later aside, with the fasteners of its joints and with its extras, each as
+ * hardware. `own`: what the user says of materials. Pure and total; what it found is kept as long as the project is.
  */
-export const resolve = (project: Project): Resolved => {
+export const resolve = (project: Project, own: OwnMaterials = NO_OWN): Resolved => {
   const held = known.get(project);
-  if (held) return held;
-  const resolved = resolveAll(project);
-  known.set(project, resolved);
+  if (held?.own === own) return held.resolved;
+  const resolved = resolveAll(project, own);
+  known.set(project, { own, resolved });
   return resolved;
 };
 
-const resolveAll = (project: Project): Resolved => {
+const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
   const resolved: Resolved = { parts: [], problems: [] };
-  for (const group of project.groups)
+  for (const group of madeNow(project))
     for (const part of chosenOption(group)?.parts ?? []) {
       const answer = resolvePart(part, group, project);
       if ('sentence' in answer) resolved.problems.push({ ...answer, partId: part.id });
       else if (answer.count > 0) resolved.parts.push(...asMeasured(answer, part));
     }
   const cut = [...resolved.parts];
-  resolved.parts.push(...fasteners(project, resolved));
+  resolved.parts.push(...fasteners(project, resolved, own));
+  const later = new Set(project.groups.filter(({ isLater }) => isLater).map(({ id }) => id));
   for (const extra of project.extras) {
+    if (extra.groupId !== null && later.has(extra.groupId)) continue;
     const answer = resolveExtra(extra, project, cut);
     if (!answer.ok)
       for (const problem of answer.problems)
@@ -86,17 +90,17 @@ const bought = (
 }); // prettier-ignore
 
 /** The fasteners of every joint, and per item the spares for all of them. */
-const fasteners = (project: Project, { problems }: Resolved): ResolvedPart[] => {
+const fasteners = (project: Project, { problems }: Resolved, own: OwnMaterials): ResolvedPart[] => {
   const needed: ResolvedPart[] = [];
   const totals = new Map<string, { item: string; count: number }>();
-  for (const group of project.groups) {
+  for (const group of madeNow(project)) {
     const option = chosenOption(group);
     for (const joint of option?.joints ?? []) {
       const place = `${group.name} / ${option ? jointName(joint, option) : joint.name}`;
       const count = valuesOf(project).joints[joint.id];
       if (count && !count.ok)
         problems.push(...count.problems.map((problem) => ({ ...problem, place, partId: joint.id })));
-      const resolved = option && resolveJoint(joint, option, group, project);
+      const resolved = option && resolveJoint(joint, option, group, project, own);
       if (!resolved) {
         const sentence = `${joint.name}: one of the two parts it fastens is gone. Choose the parts again, or delete it.`;
         problems.push({ code: 'joint', place, sentence, partId: joint.id });

@@ -1,9 +1,9 @@
 import { formatLength, type Ticks } from '../measure';
 import {
-  chosenOption, otherHand, resolve, resolveJoint, valuesOf,
+  chosenOption, madeNow, otherHand, resolve, resolveJoint, valuesOf,
   type Group, type Option, type Part, type Project, type ResolvedPart,
 } from '../project'; // prettier-ignore
-import { reach } from '../wood';
+import { NO_OWN, reach, type OwnMaterials } from '../wood';
 import { buildMade, sizesOf, toldBefore } from './build';
 import { helperOf } from './helpers';
 
@@ -25,10 +25,11 @@ export interface Check {
 export const checksOf = (
   project: Project,
   longestSold: (part: ResolvedPart) => Ticks | null,
+  own: OwnMaterials = NO_OWN,
 ): Check[] => {
-  const { parts, problems } = resolve(project);
+  const { parts, problems } = resolve(project, own);
   const checks: Check[] = [];
-  for (const group of project.groups) {
+  for (const group of madeNow(project)) {
     const option = chosenOption(group);
     if (!option) continue;
     const put = (id: string, code: Check['code'], weight: Check['weight'], sentence: string) =>
@@ -44,7 +45,7 @@ export const checksOf = (
     }
     for (const joint of option.joints ?? []) {
       const problem = problems.find(({ partId }) => partId === joint.id);
-      const fault = problem?.sentence ?? resolveJoint(joint, option, group, project)?.fault;
+      const fault = problem?.sentence ?? resolveJoint(joint, option, group, project, own)?.fault;
       if (fault) put(joint.id, 'fastener', problem ? 'bad' : 'look', fault);
     }
     for (const { code, id, sentence, weight } of helperChecks(project, group, option)) put(id, code, weight, sentence);

@@ -1,18 +1,8 @@
 import { byText } from '../byText';
+import { GRADES, SPECIES, TREATED_SPECIES, TREATMENTS, USUAL_SPECIES, type Decay, type Grade, type Panel, type Species, type Treatment } from './species'; // prettier-ignore
+
 /** The wood colours of the drawings: by material, never by piece. */
 export type WoodTone = 'softwood' | 'treated' | 'cedar' | 'larch' | 'sheet' | 'fibreboard';
-
-const TONES: [words: RegExp, tone: WoodTone][] = [
-  [/treated|pressure/i, 'treated'],
-  [/cedar|redwood/i, 'cedar'],
-  [/larch|douglas/i, 'larch'],
-  [/mdf|fibre ?board|fiber ?board|hardboard|osb|particle/i, 'fibreboard'],
-  [/ply|sheet|panel/i, 'sheet'],
-];
-
-/** The tone of a material by the words in its name; bare softwood for a name that says nothing. */
-export const woodTone = (material: string): WoodTone =>
-  TONES.find(([words]) => words.test(material))?.[1] ?? 'softwood';
 
 /** How names are matched everywhere: without regard to case and outer or repeated spaces. */
 export const nameKey: (name: string) => string = byText((name) =>
@@ -26,25 +16,104 @@ export const parseMaterials = (text: string): string[] =>
     .map((name) => name.trim().replace(/\s+/g, ' '))
     .filter((name) => name !== '');
 
-/** Relative density at 12 % moisture, by the words of a material's name; first match holds. */
-const DENSITIES: [words: RegExp, density: number][] = [
-  // Forest Products Laboratory, Wood Handbook, FPL-GTR-282, ch. 5, table 5-3 (from memory).
-  [/treated|pressure|southern/i, 0.51],
-  [/redwood/i, 0.38],
-  [/cedar/i, 0.32],
-  [/douglas/i, 0.48],
-  [/larch/i, 0.52],
-  // Panels: from memory, and they differ by maker.
-  [/mdf|fibre ?board|fiber ?board|hardboard/i, 0.75],
-  [/osb|particle|chip ?board/i, 0.65],
-  [/birch/i, 0.65],
-  [/ply|sheet|panel/i, 0.55],
-  [/pine/i, 0.4],
-  [/spruce|stud|fir/i, 0.42],
-];
+/** What the name on a shelf tag stands for: a species, a treatment and a grade, and what follows from them. */
+export interface Material {
+  /** As the store calls it. */
+  name: string;
+  species: string;
+  /** Blank: none. */
+  treatment: string;
+  /** Blank: the name says none. */
+  grade: string;
+  /** Relative density at 12 % moisture. */
+  density: number;
+  decay: Decay;
+  /** Of treated wood: whether it may stand in the ground; null: read the tag. */
+  inGround: boolean | null;
+  /** Null: sawn wood. */
+  panel: Panel | null;
+  /** Extra boards against defects, as a share. */
+  spare: number;
+  note: string;
+  /** Where the figures are from; of the user's own: `yours`. */
+  source: string;
+}
 
-/** Of spruce-pine-fir framing, for a name that says nothing (same source). */
-const USUAL_DENSITY = 0.42;
+/** Materials that the user added or changed, by `nameKey` of their name. */
+export type OwnMaterials = Record<string, Material>;
+
+export const NO_OWN: OwnMaterials = {};
+
+/** The source of what the user typed. */
+export const YOURS = 'yours';
+
+/** What a name stands for: as the user says, or else by the words in it. Total: a name that says nothing is framing wood. */
+export const materialOf = (name: string, own: OwnMaterials = NO_OWN): Material =>
+  own[nameKey(name)] ?? byWords(name);
+
+const byWords = byText((name): Material => {
+  const treatment = TREATMENTS.find(({ words }) => words.test(name)) ?? null;
+  const named = SPECIES.find(({ words }) => words.test(name));
+  const species = named ?? (treatment ? TREATED_SPECIES : USUAL_SPECIES);
+  const grade = species.panel ? null : (GRADES.find(({ words }) => words.test(name)) ?? null);
+  return describe(name, species, treatment, grade);
+});
+
+const TREATED_NOTE = 'Heavy and wet when new; coated fasteners.';
+
+const describe = (
+  name: string,
+  species: Species,
+  treatment: Treatment | null,
+  grade: Grade | null,
+): Material => ({
+  name,
+  species: species.name,
+  treatment: treatment?.name ?? '',
+  grade: grade?.name ?? '',
+  // Pressed wood on the racks is mostly the dense southern kind, whatever else its name says.
+  density: treatment && !species.panel ? Math.max(species.density, TREATED_SPECIES.density) : species.density,
+  decay: treatment ? 'treated' : species.decay,
+  inGround: treatment?.inGround ?? null,
+  panel: species.panel ?? null,
+  spare: grade?.spare ?? 0,
+  note: [grade?.note, treatment ? TREATED_NOTE : species.note].filter(Boolean).join(' '),
+  source: treatment ? `${species.source}; ${treatment.source}` : species.source,
+});
+
+/** What makes materials one choice, whatever their grade and form: how they were treated, or else their species. */
+export const familyOf = ({ decay, panel, species }: Material): string =>
+  decay === 'treated' ? (panel ? 'treated sheet' : 'treated') : species;
+
+/** What a family is called in a sentence: `cedar`, `treated`. */
+export const familyName = (family: string): string =>
+  SPECIES.find(({ name }) => name === family)?.short ?? family;
+
+/** Whether two materials are the same wood in another grade: what is built of it is as good, and lasts as long. */
+export const differByGrade = (one: Material, other: Material): boolean =>
+  one.species === other.species &&
+  one.treatment === other.treatment &&
+  one.panel === other.panel &&
+  one.grade !== other.grade;
+
+/** The grade's place among the grades, cheapest first; a name that says none stands between. */
+export const gradeRank = ({ grade }: Material): number =>
+  GRADES.find(({ name }) => name === grade)?.rank ?? 1;
+
+const TONES: Partial<Record<string, WoodTone>> = {
+  'western redcedar': 'cedar',
+  redwood: 'cedar',
+  larch: 'larch',
+  'Douglas-fir': 'larch',
+};
+
+/** The tone of a material; bare softwood for a name that says nothing. */
+export const woodTone = (name: string, own: OwnMaterials = NO_OWN): WoodTone => {
+  const { decay, panel, species } = materialOf(name, own);
+  if (decay === 'treated') return 'treated';
+  if (panel) return panel.endsWith('board') ? 'fibreboard' : 'sheet';
+  return TONES[species] ?? 'softwood';
+};
 
 /** Water: 62.4 lb per cubic foot, in kilograms per cubic millimetre. */
 const WATER = (62.4 * 0.45359237) / 304.8 ** 3;
@@ -52,10 +121,8 @@ const WATER = (62.4 * 0.45359237) / 304.8 ** 3;
 const MOISTURE = 1.12;
 
 /** Kilograms of so much wood, in cubic millimetres: volume x relative density x 62.4 lb/ft3 x 1.12. */
-export const woodWeight = (cubicMm: number, material: string): number =>
-  cubicMm * relativeDensity(material) * WATER * MOISTURE;
+export const woodWeight = (cubicMm: number, material: string, own: OwnMaterials = NO_OWN): number =>
+  cubicMm * materialOf(material, own).density * WATER * MOISTURE;
 
-export const relativeDensity = (material: string): number =>
-  DENSITIES.find(([words]) => words.test(material))?.[1] ?? USUAL_DENSITY;
-
-export const isTreated = (material: string): boolean => /treated|pressure/i.test(material);
+export const isTreated = (material: string, own: OwnMaterials = NO_OWN): boolean =>
+  materialOf(material, own).decay === 'treated';

@@ -13,6 +13,7 @@ import {
 } from '@/core/measure';
 import type { Measure, PlanSettings, Project } from '@/core/project';
 import { fail, ok, type Problem, type Result } from '@/core/result';
+import { TABLE_SAW, USUAL_TOOLS } from '@/core/wood';
 
 /** The details of a project as they are typed. */
 export interface DetailsDraft {
@@ -61,7 +62,6 @@ export const draftOf = ({ name, note, unit, currency, target, builds, settings }
     .join(', '),
 });
 
-const TABLE_SAW = 'table-saw';
 
 /** Reads `stud 10 %, select pine 5`. */
 const readSpare = (text: string): Result<Record<string, number>> => {
@@ -109,7 +109,7 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
   if (carryLength || held.maxCarryLength) settings.maxCarryLength = carryLength;
   if (carryWidth || held.maxCarryWidth) settings.maxCarryWidth = carryWidth;
   if (Object.keys(spare).length > 0 || held.spare) settings.spare = spare;
-  const others = (held.tools ?? ['mitre-saw']).filter((tool) => tool !== TABLE_SAW);
+  const others = (held.tools ?? USUAL_TOOLS).filter((tool) => tool !== TABLE_SAW);
   if (draft.canRip || held.tools) settings.tools = draft.canRip ? [...others, TABLE_SAW] : others;
   if (settings.kerf.ticks > 320 * 20)
     fault('kerf', `A saw cut of ${formatLength(settings.kerf.ticks, draft.unit)} is wider than any blade.`);

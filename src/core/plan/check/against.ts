@@ -8,7 +8,7 @@ export const againstProject = (
   owned: { item: Item; quantity: number }[] = [],
 ): CheckAgainst => ({
   currency: project.currency,
-  parts: resolve(project).parts,
+  parts: resolve(project, book.materials).parts,
   prices: Object.values(book.prices).flatMap((price) => {
     const store = book.stores[price.storeId];
     const isUsed = store?.currency === project.currency && !project.excludedStores.includes(store.id);

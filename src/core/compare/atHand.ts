@@ -1,0 +1,59 @@
+import { toMm } from '../measure';
+import { heaviestCarried } from '../takeoff';
+import { shownPlan, type Layout, type Plan } from '../plan';
+import { chosenOption, madeNow, type Book, type Project } from '../project';
+import { actualThickness, carriesPeople, isTreated, materialOf, parseSection, parseThickness, standsByHeat, type AtHand } from '../wood'; // prettier-ignore
+
+/** Longer than this does not lie in most cars, in millimetres: rule of thumb (8 ft). */
+const LONG = 2440;
+
+/** What of a project and its plan a caution may be about. */
+export const atHand = (project: Project, book: Book, plan: Plan | null): AtHand => {
+  const shown = shownPlan(plan);
+  const layouts = shown?.layouts ?? [];
+  const treated = layouts.some(({ material }) => isTreated(material, book.materials));
+  const panel = (layout: Layout) => materialOf(layout.material, book.materials).panel;
+  const strips = layouts
+    .filter(({ kind, cuts }) => kind === 'board' && cuts.some((cut) => cut.kind === 'rip'))
+    .flatMap(({ pieces, width }) => pieces.map(({ outline }) => heightOf(outline)).filter((height) => height < width));
+  const names = [project.name, project.note, ...madeNow(project).map(({ name }) => name)];
+  return {
+    treated,
+    nearFood: madeNow(project).some(({ nearFood }) => nearFood),
+    fibreboard: layouts.some((layout) => panel(layout)?.endsWith('board') && panel(layout) !== 'plywood'),
+    rips: strips.length > 0,
+    narrowestStrip: strips.length > 0 ? toMm(Math.min(...strips)) : null,
+    saws: layouts.length > 0,
+    heaviest: heaviestCarried(layouts.map(whole), book.materials)?.kilograms ?? 0,
+    large: (shown?.buys ?? []).some(({ kind, length, width }) => (kind === 'sheet' && toMm(width) > 1200) || toMm(length) > LONG),
+    tall: tallest(project),
+    carriesPeople: carriesPeople(names),
+    nearHeat: standsByHeat(names),
+  };
+}; // prettier-ignore
+
+const heightOf = (outline: Layout['pieces'][number]['outline']): number => {
+  const ys = outline.map(([, y]) => y);
+  return Math.max(...ys) - Math.min(...ys);
+};
+
+const whole = ({ kind, section, length, width, material }: Layout) => {
+  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
+  const read = kind === 'board' ? parseSection(section, 'mm') : null;
+  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
+  return { name: section, length, width, thickness, material };
+};
+
+/** Words for what stands upright. */
+const UPRIGHT = /upright|side|stile|post|leg|stud|gable/i;
+
+/** How tall it stands indoors, in millimetres, by its longest upright part; zero outdoors. */
+const tallest = (project: Project): number =>
+  Math.max(
+    0,
+    ...madeNow(project)
+      .filter(({ exposure }) => exposure === 'indoors' || exposure === 'damp')
+      .flatMap((group) => chosenOption(group)?.parts ?? [])
+      .filter(({ name, kind, role = '' }) => kind !== 'hardware' && UPRIGHT.test(`${name} ${role}`))
+      .map(({ length }) => toMm(length?.ticks ?? 0)),
+  );

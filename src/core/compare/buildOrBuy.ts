@@ -1,0 +1,44 @@
+import type { Minor } from '../measure';
+import type { Project, ReadyMade } from '../project';
+import type { Outcome } from './outcome';
+
+/** What building comes to beside what it costs ready made; for one of the project. */
+export interface BuildOrBuy {
+  /** Shares of what is bought that are used up. */
+  inPiece: Minor;
+  /** Whole boards, boxes and cans, with tax, trips and shipping. */
+  atTill: Minor;
+  /** With tools, blades and power, and hours at their rate where they are counted. */
+  allIn: Minor;
+  /** Cheapest first. */
+  readyMade: Compared[];
+}
+
+interface Compared extends ReadyMade {
+  /** Of its price, against all in; below zero where building costs more. */
+  shareSaved: number;
+  /** What an hour of building earns: its price less what is spent beside hours; null where hours are not told. */
+  anHour: Minor | null;
+}
+
+/** Sums of a project that is built against ready-made prices. Hours and what is beside the till are for all that is built. */
+export const buildOrBuy = (project: Project, outcome: Outcome): BuildOrBuy => {
+  const { builds, work, readyMade = [] } = project;
+  const each = (sum: number) => Math.round(sum / builds);
+  const beside = outcome.atTill + (work?.beside ?? 0);
+  const labour = Math.round((work?.hours ?? 0) * (work?.rate ?? 0));
+  const hours = work?.hours ?? 0;
+  const allIn = each(beside + labour);
+  return {
+    inPiece: each(outcome.inPiece),
+    atTill: each(outcome.atTill),
+    allIn,
+    readyMade: [...readyMade]
+      .sort((a, b) => a.price - b.price)
+      .map((seen) => ({
+        ...seen,
+        shareSaved: seen.price > 0 ? (seen.price - allIn) / seen.price : 0,
+        anHour: hours > 0 ? Math.round((seen.price * builds - beside) / hours) : null,
+      })),
+  };
+};

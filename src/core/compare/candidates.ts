@@ -1,0 +1,182 @@
+import { formatLength, formatMoney, fromMm, TICKS_PER_INCH } from '../measure';
+import { shownPlan, type Plan } from '../plan';
+import {
+  chosenOption,
+  madeNow,
+  withChanges,
+  type Book,
+  type Group,
+  type Project,
+  type ProjectChange,
+} from '../project';
+import { canRipWith, differByGrade, gradeRank, materialOf, nameKey, rankOf } from '../wood';
+import { buysDifference, lastsInstead, moreToDo, notesOfNew } from './differences';
+import { shorterDimensions, shorterWords } from './dimensions';
+import { fitnessIn } from './fit';
+import { offersFor } from './onSale';
+import { proposalsFor, type Proposal } from './proposals';
+
+/** A project with a plan of it. */
+export interface Planned {
+  project: Project;
+  plan: Plan;
+}
+
+/** A change that might make a project cheaper; whether it does, plans tell. */
+export interface Candidate {
+  kind: 'material' | 'grade' | 'section' | 'ripping' | 'store' | 'rack' | 'shorter' | 'short' | 'several' | 'carry' | 'later' | 'option';
+  /** Candidates of one are steps of the same thing: the one that saves most stands for them. */
+  of: string;
+  title: string;
+  /** What it takes or gives up, in one sentence, from the plans before and after. */
+  catch: (before: Planned, after: Planned) => string;
+  changes: ProjectChange[];
+} // prettier-ignore
+
+/** Everything that might make a project cheaper and is still what was wanted: nothing that is not fit is among it. */
+export const candidatesFor = (project: Project, book: Book): Candidate[] => [
+  ...fromProposals(project, book),
+  ...shorter(project, book),
+  ...aLittleShort(project),
+  ...carried(project),
+  ...several(project),
+  ...later(project),
+];
+
+const fromProposals = (project: Project, book: Book): Candidate[] =>
+  proposalsFor(project, book, null).flatMap((proposal): Candidate[] => {
+    const kind = kindOf(proposal, project, book);
+    if (kind === null || !isAsFit(proposal, project, book)) return [];
+    return [{ kind, of: `${kind}:${proposal.id}`, title: titleOf(proposal, kind), changes: proposal.changes, catch: catchOf(kind, book) }]; // prettier-ignore
+  });
+
+const titleOf = ({ name }: Proposal, kind: Candidate['kind']): string =>
+  kind === 'ripping' ? 'Rip narrow boards from wider ones' : name;
+
+const kindOf = ({ id, changes }: Proposal, project: Project, book: Book): Candidate['kind'] | null => {
+  if (id === 'ripping') return 'ripping';
+  // A store less never saves: the plan would do without it by itself.
+  if (id.startsWith('only:') || id.startsWith('without:')) return null;
+  if (id.startsWith('with:')) return 'store';
+  if (changes.some(({ type }) => type === 'putOption')) return 'section';
+  if (changes.some(({ type }) => type === 'chooseOption')) return 'option';
+  return isCheaperGrade(project, withChanges(project, changes), book) ? 'grade' : 'material';
+};
+
+/** The materials of the parts of a group, by part. */
+const materialsIn = (group: Group): Map<string, string[]> =>
+  new Map((chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware').map(({ id, materials }) => [id, materials.length > 0 ? materials : group.materials])); // prettier-ignore
+
+/** Whether all that becomes other wood becomes a cheaper grade of the same. */
+const isCheaperGrade = (project: Project, made: Project, book: Book): boolean => {
+  const pairs = made.groups.flatMap((group) => {
+    const before = project.groups.find(({ id }) => id === group.id);
+    const held = before ? materialsIn(before) : new Map<string, string[]>();
+    return [...materialsIn(group)].flatMap(([id, [to]]) => {
+      const [from] = held.get(id) ?? [];
+      return from !== undefined && to !== undefined && nameKey(from) !== nameKey(to) ? [[from, to] as const] : [];
+    });
+  });
+  return pairs.length > 0 && pairs.every(([from, to]) => {
+    const [was, is] = [materialOf(from, book.materials), materialOf(to, book.materials)];
+    return differByGrade(was, is) && gradeRank(is) < gradeRank(was);
+  });
+}; // prettier-ignore
+
+/** Whether each group is of something as fit as before, or fit with a finish. */
+const isAsFit = ({ changes }: Proposal, project: Project, book: Book): boolean => {
+  const made = withChanges(project, changes);
+  const worst = (group: Group, of: Project) =>
+    Math.max(0, ...[...materialsIn(group).values()].flat().map((name) => rankOf(fitnessIn(name, group, of, book.materials).verdict)));
+  return madeNow(made).every((group) => {
+    const before = project.groups.find(({ id }) => id === group.id);
+    return worst(group, made) <= Math.max(rankOf('finish'), before ? worst(before, project) : 0);
+  });
+}; // prettier-ignore
+
+const catchOf =
+  (kind: Candidate['kind'], book: Book) =>
+  (before: Planned, after: Planned): string => {
+    const spare = shownPlan(after.plan)?.buys.reduce((sum, buy) => sum + buy.spare, 0) ?? 0;
+    const sentences = [
+      lastsInstead(before, after, book),
+      kind === 'material' || kind === 'grade' || kind === 'section' ? notesOfNew(before, after, book) : '',
+      spare > 0 && kind !== 'ripping' ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.` : '',
+      kind === 'ripping' ? `Needs a table saw${canRipWith(before.project.settings.tools) ? '' : ', and the time'}.` : '',
+      moreToDo(before, after, book),
+    ].filter((sentence) => sentence !== '');
+    return sentences.length > 0 ? sentences.join(' ') : capital(buysDifference(before.plan, after.plan));
+  }; // prettier-ignore
+
+const shorter = (project: Project, book: Book): Candidate[] =>
+  shorterDimensions(project, book, offersFor(project, book)).map((step) => ({
+    kind: 'shorter',
+    of: `shorter:${step.id.split(':')[1]}:${step.name}`,
+    title: shorterWords(step, project),
+    changes: step.changes,
+    catch: (before, after) => `${capital(buysDifference(before.plan, after.plan))} See that it still fits.`,
+  }));
+
+/** So much may a piece come out short of what was asked without harm: common practice. */
+const A_LITTLE = { in: TICKS_PER_INCH / 16, mm: fromMm(1.5) };
+
+const aLittleShort = (project: Project): Candidate[] => {
+  const ticks = A_LITTLE[project.unit];
+  if (project.settings.shortOk.ticks >= ticks) return [];
+  const text = project.unit === 'in' ? '1/16' : '1.5';
+  return [
+    {
+      kind: 'short',
+      of: 'short',
+      title: `Let pieces come out ${formatLength(ticks, project.unit)} short`,
+      changes: [{ type: 'editSettings', fields: { shortOk: { text, ticks } } }],
+      catch: (_before, { plan }) => {
+        const count = shownPlan(plan)?.short.reduce((sum, one) => sum + one.count, 0) ?? 0;
+        return `${count} ${count === 1 ? 'piece does' : 'pieces do'}: measure each board before the first cut, most run a little over.`;
+      },
+    },
+  ];
+};
+
+/** What the car forbids: longer boards, larger sheets, brought by someone. */
+const carried = ({ settings }: Project): Candidate[] =>
+  settings.maxCarryLength || settings.maxCarryWidth
+    ? [
+        {
+          kind: 'carry',
+          of: 'carry',
+          title: 'Lengths that do not fit the car',
+          changes: [{ type: 'editSettings', fields: { maxCarryLength: null, maxCarryWidth: null } }],
+          catch: (before, after) =>
+            `${capital(buysDifference(before.plan, after.plan))} Someone must bring them.`,
+        },
+      ]
+    : [];
+
+const several = (project: Project): Candidate[] => [
+  {
+    kind: 'several',
+    of: 'several',
+    title: project.builds === 1 ? 'Build two at once' : `Build ${project.builds * 2} at once`,
+    changes: [{ type: 'editProject', fields: { builds: project.builds * 2 } }],
+    catch: (before, after) => {
+      const sum = (shownPlan(after.plan)?.total ?? 0) - (shownPlan(before.plan)?.total ?? 0);
+      return `Each costs so much less, and all of them ${formatMoney(sum, project.currency)} more today.`;
+    },
+  },
+];
+
+/** Groups that can wait, where there are several. */
+const later = (project: Project): Candidate[] => {
+  const groups = madeNow(project);
+  if (groups.length < 2) return [];
+  return groups.map((group) => ({
+    kind: 'later',
+    of: `later:${group.id}`,
+    title: `${group.name} another time`,
+    changes: [{ type: 'editGroup', groupId: group.id, fields: { isLater: true } }],
+    catch: () => 'It is not built yet: its cost is put off, not gone.',
+  }));
+};
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

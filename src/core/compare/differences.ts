@@ -1,0 +1,63 @@
+import { shownPlan, type Plan } from '../plan';
+import type { Book, Project } from '../project';
+import { materialOf } from '../wood';
+import { outcomeOf } from './outcome';
+
+interface Planned {
+  project: Project;
+  plan: Plan;
+}
+
+/** So many differences are told. */
+const MOST_TOLD = 3;
+
+/** What one plan buys less and more than another: `one 2x4x8 treated less, two 2x4x10 treated more.` */
+export const buysDifference = (before: Plan, after: Plan): string => {
+  const counts = new Map<string, number>();
+  const add = (plan: Plan, sign: number) => {
+    for (const { item, qty } of shownPlan(plan)?.buys ?? []) counts.set(item, (counts.get(item) ?? 0) + sign * qty);
+  };
+  add(before, -1);
+  add(after, 1);
+  const changed = [...counts].filter(([, count]) => count !== 0);
+  const less = changed.filter(([, count]) => count < 0).sort((a, b) => a[1] - b[1]);
+  const more = changed.filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]);
+  const told = [...less, ...more].slice(0, MOST_TOLD);
+  if (told.length === 0) return 'the same is bought, elsewhere.';
+  const words = told.map(([item, count]) => `${countWord(Math.abs(count))} ${item} ${count < 0 ? 'less' : 'more'}`);
+  const rest = changed.length - told.length;
+  return `${words.join(', ')}${rest > 0 ? `, and ${rest} other ${rest === 1 ? 'thing' : 'things'}` : ''}.`;
+}; // prettier-ignore
+
+const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const countWord = (count: number): string => WORDS[count] ?? String(count);
+
+/** `Lasts about 3 to 6 years instead of 12 to 20.`; blank where it lasts as long. */
+export const lastsInstead = (before: Planned, after: Planned, book: Book): string => {
+  const [was, is] = [before, after].map(({ project, plan }) => outcomeOf(project, book, plan)?.life ?? null);
+  if (!was || !is || (was.low === is.low && was.high === is.high)) return '';
+  return `Lasts about ${is.low} to ${is.high} years instead of ${was.low} to ${was.high}.`;
+};
+
+/** What must be done that was not before: `To do: rip 4 boards, finish 32 sq ft.` */
+export const moreToDo = (before: Planned, after: Planned, book: Book): string => {
+  const [was, is] = [before, after].map(
+    ({ project, plan }) => outcomeOf(project, book, plan)?.preparation ?? [],
+  );
+  // Another amount of the same work is no new work.
+  const kinds = new Set((was ?? []).map(kindOfWork));
+  const more = (is ?? []).filter((task) => !kinds.has(kindOfWork(task)));
+  return more.length > 0 ? `To do: ${more.join(', ')}.` : '';
+};
+
+const kindOfWork = (task: string): string => task.split(' ')[0] ?? task;
+
+/** What a builder should know of the woods that come in: their notes, each once. */
+export const notesOfNew = (before: Planned, after: Planned, book: Book): string => {
+  const woods = ({ plan }: Planned) =>
+    (shownPlan(plan)?.layouts ?? []).map(({ material }) => materialOf(material, book.materials));
+  const held = new Set(woods(before).map(({ note }) => note));
+  return [...new Set(woods(after).map(({ note }) => note))]
+    .filter((note) => note !== '' && !held.has(note))
+    .join(' ');
+};

@@ -1,0 +1,93 @@
+import {
+  copiesOf,
+  madeNow,
+  resolve,
+  type Book,
+  type Group,
+  type Project,
+  type ResolvedPart,
+} from '../project';
+import {
+  fitnessOf,
+  materialOf,
+  nameKey,
+  rankOf,
+  worstOf,
+  type Fitness,
+  type OwnMaterials,
+  type Setting,
+} from '../wood';
+import { materialsOnSale, offersFor, sizeKey } from './onSale';
+
+/** What decides which materials are fit for a group. */
+export const settingOf = (group: Group, project: Project): Setting => ({
+  exposure: group.exposure,
+  nearFood: group.nearFood ?? false,
+  treatedNearFood: project.treatedNearFood ?? 'avoid',
+});
+
+/** Whether the surface of a group is finished: by a finish of its own or of the whole project. */
+export const isFinished = (group: Group, project: Project): boolean =>
+  project.extras.some(({ rule, groupId }) => rule === 'finish' && (groupId === null || groupId === group.id));
+
+/** Whether a material is fit for a group as it stands; a finish that is there already is not asked for again. */
+export const fitnessIn = (material: string, group: Group, project: Project, own?: OwnMaterials): Fitness => {
+  const found = fitnessOf(materialOf(material, own), settingOf(group, project));
+  return found.verdict === 'finish' && isFinished(group, project)
+    ? { ...found, verdict: 'fit', sentence: `${found.sentence} It has one here.` }
+    : found;
+};
+
+/** A material that is not simply fit where it stands: why, for which parts, and what would be. */
+export interface Unfit extends Fitness {
+  groupId: string;
+  group: string;
+  material: string;
+  parts: string[];
+  /** Materials on sale for these parts that are fit there, the cheapest first. */
+  fitting: string[];
+}
+
+/**
+ * Every material that the parts of a project may be of and that is not simply fit for its place, the worst first.
+ * Flagged, never forbidden.
+ */
+export const unfitIn = (project: Project, book: Book): Unfit[] => {
+  const offers = offersFor(project, book);
+  const { parts } = resolve(project, book.materials);
+  const found = madeNow(project).flatMap((group): Unfit[] => {
+    const cut = parts.filter(({ groupId, kind }) => groupId === group.id && kind !== 'hardware');
+    const names = new Map(cut.flatMap(({ materials }) => materials.map((name) => [nameKey(name), name] as const)));
+    return [...names.values()].flatMap((material): Unfit[] => {
+      const fitness = fitnessIn(material, group, project, book.materials);
+      if (fitness.verdict === 'fit') return [];
+      const of = cut.filter(({ materials }) => materials.some((name) => nameKey(name) === nameKey(material)));
+      const isFit = (name: string) => rankOf(fitnessIn(name, group, project, book.materials).verdict) < rankOf(fitness.verdict);
+      return [
+        {
+          ...fitness, groupId: group.id, group: group.name, material,
+          parts: [...new Set(of.map(({ name }) => name))],
+          fitting: soldForAll(of, (like) => materialsOnSale(like, offers, project).map((sold) => sold.material)).filter(isFit),
+        },
+      ];
+    });
+  });
+  return found.sort((a, b) => rankOf(b.verdict) - rankOf(a.verdict));
+}; // prettier-ignore
+
+/** The materials that every size of some parts is sold in, in the order of the first. */
+const soldForAll = (parts: ResolvedPart[], sold: (like: ResolvedPart[]) => string[]): string[] => {
+  const bySize = new Map<string, ResolvedPart[]>();
+  for (const part of parts) bySize.set(sizeKey(part), [...(bySize.get(sizeKey(part)) ?? []), part]);
+  const [first = [], ...rest] = [...bySize.values()].map(sold);
+  return first.filter((name) =>
+    rest.every((names) => names.some((other) => nameKey(other) === nameKey(name))),
+  );
+};
+
+/** The worst that can be said of what a project is made of, with a finish that is there counted. */
+export const fitnessOfMade = (made: { material: string; group: Group }[], project: Project, own?: OwnMaterials): Fitness =>
+  worstOf(made.map(({ material, group }) => fitnessIn(material, group, project, own))); // prettier-ignore
+
+/** Pieces of a group, for all that is built. */
+export const timesMade = (group: Group, project: Project): number => copiesOf(group) * project.builds;

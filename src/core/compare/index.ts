@@ -1,0 +1,10 @@
+export * from './fit';
+export * from './outcome';
+export * from './proposals';
+export * from './breakEven';
+export * from './waysToSave';
+export * from './differences';
+export * from './units';
+export * from './buildOrBuy';
+export * from './atHand';
+export { isNearSection } from './sections';

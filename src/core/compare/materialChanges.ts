@@ -1,0 +1,98 @@
+import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../measure';
+import { perPiece, type Offer } from '../prices';
+import { chosenOption, emptyExtra, resolve, surfaceFor, withChanges, type Book, type Extra, type Group, type Project, type ProjectChange } from '../project'; // prettier-ignore
+import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../wood';
+import { isFinished } from './fit';
+
+/** Parts of a group that are to be of another material. */
+export interface Picked {
+  groupId: string;
+  partIds: string[];
+  material: string;
+}
+
+/**
+ * The changes that give parts another material, with what goes with it: the spare boards its grade is known for, and the
+ * finish it wants where it stands, or no longer wants.
+ */
+export const inMaterials = (project: Project, book: Book, offers: Offer[], picked: Picked[]): ProjectChange[] => {
+  const changes = project.groups.flatMap((group) => inGroup(group, picked.filter(({ groupId }) => groupId === group.id)));
+  if (changes.length === 0) return [];
+  const spares = spareChanges(project, book, picked.map(({ material }) => material));
+  const all = [...changes, ...spares];
+  const groups = new Set(picked.map(({ groupId }) => groupId));
+  return [...all, ...finishChanges(withChanges(project, all), book, offers, groups)];
+}; // prettier-ignore
+
+const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
+  const materialFor = new Map(picked.flatMap(({ partIds, material }) => partIds.map((id) => [id, material] as const)));
+  const cut = (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+  const following = cut.filter(({ materials }) => materials.length === 0);
+  const [first] = following;
+  const one = first && materialFor.get(first.id);
+  const isWhole = one !== undefined && following.every(({ id }) => materialFor.get(id) === one);
+  const changes: ProjectChange[] = [];
+  if (isWhole && !isOnly(group.materials, one))
+    changes.push({ type: 'editGroup', groupId: group.id, fields: { materials: [one] } });
+  for (const part of cut) {
+    const material = materialFor.get(part.id);
+    if (material === undefined || (isWhole && part.materials.length === 0)) continue;
+    if (!isOnly(part.materials.length > 0 ? part.materials : group.materials, material))
+      changes.push({ type: 'editPart', partId: part.id, fields: { materials: [material] } });
+  }
+  return changes;
+}; // prettier-ignore
+
+const isOnly = (materials: string[], name: string): boolean =>
+  materials.length === 1 && nameKey(materials[0] ?? '') === nameKey(name);
+
+/** Spare boards by grade, for materials of which the project says nothing. */
+const spareChanges = (project: Project, book: Book, names: string[]): ProjectChange[] => {
+  const held = project.settings.spare ?? {};
+  const said = new Set(Object.keys(held).map(nameKey));
+  const added = names.flatMap((name) => {
+    const { spare } = materialOf(name, book.materials);
+    return spare > 0 && !said.has(nameKey(name)) ? [[name, spare] as const] : [];
+  });
+  return added.length === 0
+    ? []
+    : [{ type: 'editSettings', fields: { spare: { ...held, ...Object.fromEntries(added) } } }];
+};
+
+/** The finish that Billet added to a group for its material. */
+const finishId = (groupId: string): string => `finish:${groupId}`;
+
+/** For groups whose material became another: adds the finish it wants, takes away the one it no longer does. */
+const finishChanges = (project: Project, book: Book, offers: Offer[], groups: Set<string>): ProjectChange[] =>
+  project.groups
+    .filter(({ id }) => groups.has(id))
+    .flatMap((group): ProjectChange[] => {
+      const isWanted = (chosenOption(group)?.parts ?? []).some(
+        ({ kind, materials }) =>
+          kind !== 'hardware' &&
+          (materials.length > 0 ? materials : group.materials).some((name) => wantsFinish(materialOf(name, book.materials), group.exposure)),
+      );
+      const own = project.extras.find(({ id }) => id === finishId(group.id));
+      if (own && !isWanted) return [{ type: 'removeExtra', extraId: own.id }];
+      if (!isWanted || isFinished(group, project)) return [];
+      const extra = finishFor(group, project, book, offers);
+      return extra ? [{ type: 'addExtra', extra }] : [];
+    }); // prettier-ignore
+
+/** Two coats outdoors: common practice. */
+const COATS = 2;
+
+/** Finish for a group, of the can that does it for least; null where no finish for such a place has a price. */
+const finishFor = (group: Group, project: Project, book: Book, offers: Offer[]): Extra | null => {
+  const extra: Extra = { ...emptyExtra(finishId(group.id)), name: 'Finish', rule: 'finish', groupId: group.id, coats: COATS };
+  const area = surfaceFor(extra, project, resolve(project, book.materials).parts) * COATS;
+  const cans = offers.flatMap((offer) => {
+    const covers = offer.item.kind === 'hardware' && isFinish(offer.name) && finishSuits(offer.name, group.exposure) ? coverage(offer.name) : null;
+    return covers === null ? [] : [{ offer, covers, cost: Math.ceil(area / covers) * (perPiece(offer) / MICROS) }];
+  });
+  const best = cans.sort((a, b) => a.cost - b.cost || (a.offer.key < b.offer.key ? -1 : 1))[0];
+  return best ? { ...extra, item: best.offer.name, covers: areaText(best.covers, project) } : null;
+}; // prettier-ignore
+
+const areaText = (area: SquareMm, { unit }: Project): string =>
+  unit === 'in' ? `${Math.round(area / SQUARE_FOOT)} ft2` : `${Number((area / SQUARE_METRE).toFixed(1))} m2`;

@@ -1,0 +1,168 @@
+import { inThePiece, projectMoney, type ProjectMoney } from '../budget';
+import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../measure';
+import { faceOf, shownPlan, usefulOffcuts, type Layout, type Plan } from '../plan';
+import { madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
+import { actualThickness, lifeOf, materialOf, nameKey, parseSection, parseThickness, woodWeight, type Fitness, type Life } from '../wood'; // prettier-ignore
+import { fitnessOfMade, isFinished } from './fit';
+
+/** What one way to do a project comes to: what a comparison shows of it. */
+export interface Outcome {
+  money: ProjectMoney;
+  /** What leaves the pocket, what has left it included. */
+  atTill: Minor;
+  /** Shares of boards, sheets and packs that are used up. */
+  inPiece: Minor;
+  /** Boards and sheets. */
+  wood: Minor;
+  finish: Minor;
+  hardware: Minor;
+  /** Steel that it demands: coated where it is damp, outdoors, or the wood is treated. */
+  steel: '' | 'coated';
+  /** Trips and shipping. */
+  trips: Minor;
+  /** Finished parts, in kilograms. */
+  weight: number;
+  /** Boards and sheets to carry home. */
+  boards: number;
+  /** Years until something must be replaced: a range, by rule of thumb; null: there is no wood. */
+  life: Life | null;
+  /** At the till, by year of expected life: the least and the most. */
+  perYear: { low: Minor; high: Minor } | null;
+  fit: Fitness;
+  /** What must be done to the wood before it is cut, or after. */
+  preparation: string[];
+  stores: string[];
+  /** What is left over and of use: pieces, and how long they are together. */
+  offcuts: { count: number; length: Ticks };
+  /** Of what it is made, by how much money goes into it, in minor units. */
+  byMaterial: { material: string; paid: Minor }[];
+  /** Pieces that would come out short, where that is allowed. */
+  short: number;
+}
+
+/** What a plan of a project comes to; null while there is none, or where nothing can be made. */
+export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outcome | null => {
+  const shown = shownPlan(plan);
+  if (!plan || !shown) return null;
+  const money = projectMoney(project, book, plan);
+  const made = madeOf(project, shown);
+  const bought = boughtOf(project, shown);
+  const of = (kinds: string[], isFinishing: boolean): Minor =>
+    bought.filter(({ kind, name }) => kinds.includes(kind) && finishItems(project).has(nameKey(name)) === isFinishing).reduce((sum, { paid }) => sum + paid, 0);
+  const wood = of(['board', 'sheet'], false);
+  const finish = of(['hardware'], true);
+  const hardware = of(['hardware'], false);
+  const life = lifeOfMade(made, project, book);
+  const offcuts = shown.layouts.flatMap(({ count, offcuts: left }) => usefulOffcuts(left).map((offcut) => ({ count, length: Math.max(offcut.length, offcut.width) })));
+  return {
+    money,
+    atTill: money.total,
+    inPiece: Object.values(inThePiece(project, shown, book.materials)).reduce((sum, cost) => sum + cost, 0),
+    wood,
+    finish,
+    hardware,
+    steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name)) ? 'coated' : '',
+    trips: money.total - wood - finish - hardware,
+    weight: shown.layouts.reduce((sum, layout) => sum + layout.count * weightOfPieces(layout, book), 0),
+    boards: shown.buys.filter(({ kind }) => kind !== 'hardware').reduce((sum, { qty, pack }) => sum + qty * pack, 0),
+    life,
+    perYear: life && { low: Math.round(money.total / life.high), high: Math.round(money.total / life.low) },
+    fit: fitnessOfMade(made, project, book.materials),
+    preparation: preparationOf(shown, made, project, book),
+    stores: shown.stores.map(({ store }) => store),
+    offcuts: {
+      count: offcuts.reduce((sum, { count }) => sum + count, 0),
+      length: offcuts.reduce((sum, { count, length }) => sum + count * length, 0),
+    },
+    byMaterial: byMaterial(bought),
+    short: shown.short.reduce((sum, { count }) => sum + count, 0),
+  };
+}; // prettier-ignore
+
+/** A material that the plan makes parts of a group of. */
+interface Made {
+  material: string;
+  group: Group;
+}
+
+const madeOf = (project: Project, plan: Plan): Made[] => {
+  const groupOf = new Map(resolve(project).parts.map(({ id, groupId }) => [id, groupId]));
+  const groups = new Map(madeNow(project).map((group) => [group.id, group]));
+  const found = new Map<string, Made>();
+  for (const { material, pieces } of plan.layouts)
+    for (const { partId } of pieces) {
+      const group = groups.get(groupOf.get(partId) ?? '');
+      if (group) found.set(`${group.id}:${nameKey(material)}`, { material, group });
+    }
+  return [...found.values()];
+};
+
+interface Bought {
+  kind: string;
+  name: string;
+  material: string;
+  paid: Minor;
+}
+
+/** What is to buy and what was bought, each with what it costs with tax. */
+const boughtOf = (project: Project, plan: Plan): Bought[] => [
+  ...plan.buys.map(({ kind, item, material, paid }) => ({ kind, name: item, material, paid })),
+  ...project.purchases.flatMap(({ lines }) =>
+    lines.map(({ item, price, tax }) => ({ kind: item.kind, name: item.name, material: item.material, paid: price + tax })),
+  ),
+]; // prettier-ignore
+
+const finishItems = (project: Project): Set<string> =>
+  new Set(
+    project.extras.filter(({ rule }) => rule === 'finish').map(({ item, name }) => nameKey(item || name)),
+  );
+
+const byMaterial = (bought: Bought[]): Outcome['byMaterial'] => {
+  const sums = new Map<string, { material: string; paid: Minor }>();
+  for (const { kind, material, paid } of bought) {
+    if (kind === 'hardware') continue;
+    const held = sums.get(nameKey(material)) ?? { material, paid: 0 };
+    sums.set(nameKey(material), { ...held, paid: held.paid + paid });
+  }
+  return [...sums.values()].sort((a, b) => b.paid - a.paid);
+};
+
+const weightOfPieces = ({ kind, section, material, pieces }: Layout, book: Book): number => {
+  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
+  const read = kind === 'board' ? parseSection(section, 'mm') : null;
+  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
+  const faces = pieces.reduce((sum, { outline }) => sum + faceOf(outline), 0);
+  return woodWeight(cubicMm(faces * thickness), material, book.materials);
+};
+
+/** Until the first of its materials, each in its place, must be replaced. */
+const lifeOfMade = (made: Made[], project: Project, book: Book): Life | null => {
+  const lives = made.map(({ material, group }) =>
+    lifeOf(materialOf(material, book.materials), group.exposure, isFinished(group, project)),
+  );
+  if (lives.length === 0) return null;
+  return lives.reduce((least, life) => (life.low + life.high < least.low + least.high ? life : least));
+};
+
+/** Rips, planing, sorting and finishing, each in a few words. */
+const preparationOf = (plan: Plan, made: Made[], project: Project, book: Book): string[] => {
+  const count = (test: (layout: Layout) => boolean) =>
+    plan.layouts.filter(test).reduce((sum, layout) => sum + layout.count, 0);
+  const ripped = count(({ kind, cuts }) => kind === 'board' && cuts.some((cut) => cut.kind === 'rip'));
+  const rough = plan.buys.filter(({ item }) => /from rough/.test(item)).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
+  const isSorted = made.some(({ material }) => materialOf(material, book.materials).grade === 'stud');
+  const area = finishedArea(project, book);
+  return [
+    ...(ripped > 0 ? [`rip ${ripped} ${ripped === 1 ? 'board' : 'boards'}`] : []),
+    ...(rough > 0 ? [`plane ${rough} rough ${rough === 1 ? 'board' : 'boards'}`] : []),
+    ...(isSorted ? ['sort for straight studs'] : []),
+    ...(area > 0 ? [`finish ${formatArea(area, project.unit)}`] : []),
+  ];
+};
+
+const finishedArea = (project: Project, book: Book): SquareMm => {
+  const { parts } = resolve(project, book.materials);
+  return project.extras
+    .filter(({ rule }) => rule === 'finish')
+    .reduce((sum, extra) => sum + surfaceFor(extra, project, parts), 0);
+};

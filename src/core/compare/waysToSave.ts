@@ -1,0 +1,79 @@
+import { projectMoney } from '../budget';
+import type { Minor } from '../measure';
+import { firstPlan, planInput, shownPlan, type Plan } from '../plan';
+import { withChanges, type Book, type Project, type ProjectChange } from '../project';
+import type { PlanWith } from './breakEven';
+import { candidatesFor, type Candidate } from './candidates';
+
+export { type Candidate } from './candidates';
+
+/** A change that makes a project cheaper, by plans of it before and after. */
+export interface Saving {
+  id: string;
+  title: string;
+  /** What it takes, or gives up, in one sentence. */
+  catch: string;
+  /** What the whole costs less; where more of it are built at once, what each costs less. */
+  saves: Minor;
+  isForEach: boolean;
+  /** What the whole comes to then, and the plan that shows it. */
+  total: Minor;
+  plan: Plan;
+  changes: ProjectChange[];
+}
+
+/**
+ * Ways to make a project cheaper, each the difference of two plans: `base`, and one that was made for it; told as they are
+ * found. All candidates are looked at by first plans; those that may save are planned for good, the likeliest of
+ * each kind first, until `isOver`. Never one that was not planned.
+ */
+export const waysToSave = (
+  project: Project,
+  book: Book,
+  base: Plan,
+  planWith: PlanWith,
+  isOver: () => boolean,
+  tell: (saving: Saving) => void,
+): void => {
+  const costs = (of: Project, plan: Plan): Minor => projectMoney(of, book, plan).total / of.builds;
+  const before = costs(project, base);
+  const likely: { candidate: Candidate; made: Project; quick: Minor }[] = [];
+  for (const candidate of candidatesFor(project, book)) {
+    if (isOver()) break;
+    const made = withChanges(project, candidate.changes);
+    const first = firstPlan(planInput(made, book));
+    if (first.status === 'infeasible') continue;
+    const floor = costs(made, { ...first, total: first.lowerBound });
+    if (floor < before) likely.push({ candidate, made, quick: costs(made, first) });
+  }
+  const told = new Map<string, Minor>();
+  for (const { candidate, made } of inTurn(likely)) {
+    if (isOver()) return;
+    const plan = planWith(made, book);
+    if (!plan || !shownPlan(plan) || plan.status === 'infeasible') continue;
+    const saves = before - costs(made, plan);
+    // Of one dimension only the step that saves most.
+    if (saves <= 0 || saves <= (told.get(candidate.of) ?? 0)) continue;
+    told.set(candidate.of, saves);
+    tell({
+      id: candidate.of,
+      title: candidate.title,
+      catch: candidate.catch({ project, plan: base }, { project: made, plan }),
+      saves: Math.floor(saves),
+      isForEach: made.builds !== project.builds,
+      total: projectMoney(made, book, plan).total,
+      plan,
+      changes: candidate.changes,
+    });
+  }
+};
+
+/** The likeliest of each kind, then the next of each: no kind keeps the others waiting. */
+const inTurn = <T extends { candidate: Candidate; quick: Minor }>(likely: T[]): T[] => {
+  const byKind = new Map<string, T[]>();
+  for (const one of [...likely].sort((a, b) => a.quick - b.quick))
+    byKind.set(one.candidate.kind, [...(byKind.get(one.candidate.kind) ?? []), one]);
+  const rows = [...byKind.values()];
+  const longest = Math.max(0, ...rows.map(({ length }) => length));
+  return Array.from({ length: longest }, (_, index) => rows.flatMap((row) => row[index] ?? [])).flat();
+};

@@ -1,0 +1,23 @@
+import type { Option } from './types';
+
+/** A copy of an option, to be changed without changing the first: every id of its own by `idOf`. */
+export const copyOption = (option: Option, name: string, idOf: (id: string) => string): Option => ({
+  ...option,
+  id: idOf(option.id),
+  name,
+  parts: option.parts.map((part) => ({
+    ...part,
+    id: idOf(part.id),
+    ...(part.mirrorOf === undefined ? {} : { mirrorOf: idOf(part.mirrorOf) }),
+  })),
+  ...(option.joints
+    ? {
+        joints: option.joints.map((joint) => ({
+          ...joint,
+          id: idOf(joint.id),
+          first: idOf(joint.first),
+          second: idOf(joint.second),
+        })),
+      }
+    : {}),
+});
