@@ -97,7 +97,11 @@ export const addSamples = async (book: BookRecord, existing: Projects): Promise<
   const added: ProjectRecord[] = [];
   let merged: Book = book.book;
   for (const { project, book: own } of samples()) {
-    merged = { stores: { ...own.stores, ...merged.stores }, prices: { ...own.prices, ...merged.prices } };
+    merged = {
+      ...merged,
+      stores: { ...own.stores, ...merged.stores },
+      prices: { ...own.prices, ...merged.prices },
+    };
     const held = existing.records[project.id];
     if (!held || held.deletedAt !== null)
       added.push({ ...newProjectRecord(project), revision: (held?.revision ?? 0) + 1 });

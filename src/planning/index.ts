@@ -3,18 +3,14 @@ import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstac
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import {
-  againstProject,
-  planInput,
-  shownPlan,
-  type CheckAgainst,
-  type Plan,
-  type PlanInput,
-  type Progress,
-} from '@/core/plan';
+import { shownPlan, type Plan, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
+import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
 import type { Planner } from './plan.worker';
 import { prove, type Proof } from './prove';
+
+export * from './comparing';
+export { fingerprint } from './asked';
 
 let planner: Remote<Planner> | null = null;
 
@@ -67,27 +63,6 @@ export const usePlan = (project: Project, book: Book): PlanView => {
   };
 };
 
-const KEPT = {
-  staleTime: Infinity,
-  gcTime: 5 * 60 * 1000,
-  networkMode: 'always',
-  structuralSharing: false,
-} as const;
-
-interface Asked {
-  project: Project;
-  book: Book;
-  input: PlanInput;
-}
-
-const askedOf = (project: Project, book: Book): Asked => ({ project, book, input: planInput(project, book) });
-
-/** What a plan is checked against: of the prices, those that it may rest on. */
-const againstOf = ({ project, book, input }: Asked): CheckAgainst => {
-  const used = input.offers.flatMap(({ tiers }) => tiers.map(({ price }) => [price.id, price] as const));
-  return againstProject(project, { ...book, prices: Object.fromEntries(used) });
-};
-
 /** The first plan of what is asked. */
 const firstQuery = (asked: Asked) => ({
   queryKey: ['plan', asked.project.id, fingerprint(asked.input)],
@@ -99,7 +74,7 @@ const progressKey = ({ project, input }: Asked) => ['progress', project.id, fing
 
 /** The best plan of what is asked; how far it is goes beside it. */
 const bestQuery = (asked: Asked, client: QueryClient) => ({
-  queryKey: ['best plan', asked.project.id, fingerprint(asked.input)],
+  queryKey: bestKey(asked),
   queryFn: ({ signal }: { signal: AbortSignal }) => {
     const print = fingerprint(asked.input);
     const proof = prove(asked.input, againstOf(asked), signal, (progress) =>
@@ -137,29 +112,6 @@ const soon = (work: () => void): (() => void) => {
   return () => waiting.delete(work);
 };
 const waiting = new Set<() => void>();
-
-/** A short name for an input: the same for the same content. 53 bits of a multiplicative hash over its JSON. */
-export const fingerprint = (input: PlanInput): string => {
-  const held = fingerprints.get(input) ?? hash(input);
-  fingerprints.set(input, held);
-  return held;
-};
-
-const fingerprints = new WeakMap<PlanInput, string>();
-
-const hash = (input: PlanInput): string => {
-  const text = JSON.stringify(input);
-  let high = 0xdeadbeef;
-  let low = 0x41c6ce57;
-  for (let index = 0; index < text.length; index++) {
-    const code = text.charCodeAt(index);
-    high = Math.imul(high ^ code, 2654435761);
-    low = Math.imul(low ^ code, 1597334677);
-  }
-  high = Math.imul(high ^ (high >>> 16), 2246822507) ^ Math.imul(low ^ (low >>> 13), 3266489909);
-  low = Math.imul(low ^ (low >>> 16), 2246822507) ^ Math.imul(high ^ (high >>> 13), 3266489909);
-  return `${text.length}-${(low >>> 0).toString(36)}${(high >>> 0).toString(36)}`;
-};
 
 /** By how much all plans together get dearer when the book becomes another; null while that is worked out. */
 export const usePlanDifference = (projects: Project[], book: Book, next: Book | null): Minor | null => {

@@ -21,3 +21,4 @@ export * from './Logo';
 export * from './Faults';
 export * from './ActionMenu';
 export * from './Button';
+export * from './Cautions';

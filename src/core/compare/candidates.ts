@@ -1,4 +1,4 @@
-import { formatLength, formatMoney, fromMm, TICKS_PER_INCH } from '../measure';
+import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../measure';
 import { shownPlan, type Plan } from '../plan';
 import {
   chosenOption,
@@ -123,7 +123,7 @@ const A_LITTLE = { in: TICKS_PER_INCH / 16, mm: fromMm(1.5) };
 const aLittleShort = (project: Project): Candidate[] => {
   const ticks = A_LITTLE[project.unit];
   if (project.settings.shortOk.ticks >= ticks) return [];
-  const text = project.unit === 'in' ? '1/16' : '1.5';
+  const text = writeLength(ticks, project.unit);
   return [
     {
       kind: 'short',

@@ -1,12 +1,4 @@
-import {
-  copiesOf,
-  madeNow,
-  resolve,
-  type Book,
-  type Group,
-  type Project,
-  type ResolvedPart,
-} from '../project';
+import { madeNow, resolve, type Book, type Group, type Project, type ResolvedPart } from '../project';
 import {
   fitnessOf,
   materialOf,
@@ -17,6 +9,7 @@ import {
   type OwnMaterials,
   type Setting,
 } from '../wood';
+import type { Check } from '../takeoff';
 import { materialsOnSale, offersFor, sizeKey } from './onSale';
 
 /** What decides which materials are fit for a group. */
@@ -89,5 +82,15 @@ const soldForAll = (parts: ResolvedPart[], sold: (like: ResolvedPart[]) => strin
 export const fitnessOfMade = (made: { material: string; group: Group }[], project: Project, own?: OwnMaterials): Fitness =>
   worstOf(made.map(({ material, group }) => fitnessIn(material, group, project, own))); // prettier-ignore
 
-/** Pieces of a group, for all that is built. */
-export const timesMade = (group: Group, project: Project): number => copiesOf(group) * project.builds;
+/** Of each group the worst that can be said of its materials, as something to look at beside it. */
+export const fitChecks = (project: Project, book: Book): Check[] => {
+  const worst = new Map<string, Unfit>();
+  for (const unfit of unfitIn(project, book)) if (!worst.has(unfit.groupId)) worst.set(unfit.groupId, unfit);
+  return [...worst.values()].map(({ groupId, material, sentence, verdict, fitting }) => ({
+    code: 'unfit',
+    id: groupId,
+    groupId,
+    weight: verdict === 'unfit' ? 'bad' : 'look',
+    sentence: `${material}: ${sentence}${verdict !== 'finish' && fitting.length > 0 ? ` Fit: ${fitting.slice(0, 3).join(', ')}.` : ''}`,
+  }));
+};

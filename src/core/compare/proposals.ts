@@ -1,17 +1,7 @@
 import { shownPlan, type Plan } from '../plan';
 import { needsOf, type Offer } from '../prices';
 import { chosenOption, madeNow, resolve, withChanges, type Book, type Group, type Project, type ProjectChange, type ResolvedPart } from '../project'; // prettier-ignore
-import {
-  canRipWith,
-  familyName,
-  familyOf,
-  materialOf,
-  nameKey,
-  rankOf,
-  TABLE_SAW,
-  USUAL_TOOLS,
-  type Material,
-} from '../wood';
+import { canRipWith, familyName, familyOf, materialOf, nameKey, rankOf, TABLE_SAW, USUAL_TOOLS, VERDICTS, type Material, type Verdict } from '../wood'; // prettier-ignore
 import { fitnessIn } from './fit';
 import { inMaterials, type Picked } from './materialChanges';
 import { materialsOnSale, offersFor, sizeKey } from './onSale';
@@ -25,7 +15,11 @@ export interface Proposal {
   /** The group it is about; null: the whole project. */
   groupId: string | null;
   changes: ProjectChange[];
+  /** The worst that can be said of what it brings in, where that stands. */
+  verdict: Verdict;
 }
+
+type Draft = Omit<Proposal, 'verdict'>;
 
 /** Parts of one size within a group, with the materials they are sold in. */
 interface Piece {
@@ -52,12 +46,14 @@ export const proposalsFor = (project: Project, book: Book, plan: Plan | null): P
     ...storeSets(project, book, offers, plan),
     ...ripping(project, book, offers),
   ];
-  return distinct(all, project);
+  return distinct(all, project, book);
 };
 
-/** The first so many columns of a comparison where the user has not chosen any: whole materials first. */
-export const usualProposals = (proposals: Proposal[], most: number): Proposal[] =>
-  [...proposals].sort((a, b) => Number(a.groupId !== null) - Number(b.groupId !== null)).slice(0, most);
+/** The first so many columns of a comparison where the user has not chosen any: whole materials first, then what is fit. */
+export const usualProposals = (proposals: Proposal[], most: number): Proposal[] => {
+  const rank = ({ groupId, verdict }: Proposal) => (groupId === null ? 0 : 1 + rankOf(verdict));
+  return [...proposals].sort((a, b) => rank(a) - rank(b)).slice(0, most);
+};
 
 const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[] => {
   const { parts } = resolve(project, book.materials);
@@ -77,14 +73,14 @@ const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[] => {
 const idsOf = (parts: ResolvedPart[]): string[] => [...new Set(parts.map(({ id }) => id))];
 
 /** The whole project in one family of materials, as far as it is sold; and in the cheapest that is fit. */
-const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]): Proposal[] => {
-  const named = (name: string, picks: (Picked | null)[]): Proposal => ({
+const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]): Draft[] => {
+  const named = (name: string, picks: (Picked | null)[]): Draft => ({
     id: name,
     name,
     groupId: null,
     changes: inMaterials(project, book, offers, picks.filter((pick) => pick !== null)),
   });
-  const families = (kind: 'board' | 'sheet'): Proposal[] => {
+  const families = (kind: 'board' | 'sheet'): Draft[] => {
     const of = pieces.filter(({ parts }) => parts[0]?.kind === kind);
     const isMixed = of.length < pieces.length;
     return [...new Set(of.flatMap(({ sold }) => sold.map(({ known }) => familyOf(known))))].map((family) => {
@@ -107,11 +103,11 @@ const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]):
 }; // prettier-ignore
 
 /** One group in each material that all its boards, or sheets, are sold in. */
-const inOtherMaterials = (group: Group, project: Project, book: Book, offers: Offer[], pieces: Piece[]): Proposal[] =>
+const inOtherMaterials = (group: Group, project: Project, book: Book, offers: Offer[], pieces: Piece[]): Draft[] =>
   (['board', 'sheet'] as const).flatMap((kind) => {
     const own = pieces.filter((piece) => piece.group.id === group.id && piece.parts[0]?.kind === kind);
     const names = new Map(own.flatMap(({ sold }) => sold.map(({ material }) => [nameKey(material), material] as const)));
-    return [...names].flatMap(([key, material]): Proposal[] => {
+    return [...names].flatMap(([key, material]): Draft[] => {
       const picks = own.flatMap(({ parts, sold }) =>
         sold.some((one) => nameKey(one.material) === key) ? [{ groupId: group.id, partIds: idsOf(parts), material }] : [],
       );
@@ -125,7 +121,7 @@ const partNames = (picks: Picked[], pieces: Piece[]): string => {
   return [...new Set(pieces.flatMap(({ parts }) => parts.filter(({ id }) => ids.has(id)).map(({ name }) => name.toLowerCase())))].join(', '); // prettier-ignore
 };
 
-const optionsOf = (group: Group): Proposal[] =>
+const optionsOf = (group: Group): Draft[] =>
   group.options
     .filter(({ id }) => id !== chosenOption(group)?.id)
     .map(({ id, name }) => ({
@@ -136,8 +132,8 @@ const optionsOf = (group: Group): Proposal[] =>
     }));
 
 /** A group in another section: in its own materials where they are sold so, else in one of their kind, else in the cheapest as fit. */
-const inOtherSections = (group: Group, project: Project, book: Book, offers: Offer[]): Proposal[] =>
-  otherSections(group, project, offers).flatMap(({ from, to, changes }): Proposal[] => {
+const inOtherSections = (group: Group, project: Project, book: Book, offers: Offer[]): Draft[] =>
+  otherSections(group, project, offers).flatMap(({ from, to, changes }): Draft[] => {
     if (group.options.some(({ name }) => name === `In ${to}`)) return [];
     const made = withChanges(project, changes);
     const madeOffers = offersFor(made, book);
@@ -166,14 +162,14 @@ const inOtherSections = (group: Group, project: Project, book: Book, offers: Off
   }); // prettier-ignore
 
 /** One store alone, and each set with one store fewer or one more. */
-const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | null): Proposal[] => {
+const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | null): Draft[] => {
   const used = Object.values(book.stores).filter(({ currency }) => currency === project.currency);
   const needs = needsOf(resolve(project, book.materials).parts, offers, project.settings.tools);
   const sells = (storeId: string) =>
     needs.every(({ offers: fit, ripped }) => [...fit, ...ripped].some((offer) => offer.storeId === storeId));
   const only = used
     .filter(({ id }) => sells(id))
-    .map(({ id, name }): Proposal => ({
+    .map(({ id, name }): Draft => ({
       id: `only:${id}`,
       name: `Only ${name}`,
       groupId: null,
@@ -183,15 +179,15 @@ const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | n
   const isAlone = (others: string[]) => others.length === 1 && only.some(({ id }) => id === `only:${others[0]}`);
   const without = used
     .filter(({ id }) => visited.length > 1 && visited.includes(id) && !isAlone(visited.filter((other) => other !== id)))
-    .map(({ id, name }): Proposal => ({ id: `without:${id}`, name: `Without ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: true }] }));
+    .map(({ id, name }): Draft => ({ id: `without:${id}`, name: `Without ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: true }] }));
   const again = used
     .filter(({ id }) => project.excludedStores.includes(id))
-    .map(({ id, name }): Proposal => ({ id: `with:${id}`, name: `Also ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: false }] }));
+    .map(({ id, name }): Draft => ({ id: `with:${id}`, name: `Also ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: false }] }));
   return [...again, ...only, ...without];
 }; // prettier-ignore
 
 /** Narrow boards ripped from wider ones, where there is no table saw yet and something is sold to rip. */
-const ripping = (project: Project, book: Book, offers: Offer[]): Proposal[] => {
+const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
   const { tools = USUAL_TOOLS } = project.settings;
   if (canRipWith(tools)) return [];
   const withSaw = [...tools, TABLE_SAW];
@@ -201,16 +197,28 @@ const ripping = (project: Project, book: Book, offers: Offer[]): Proposal[] => {
     : []; // prettier-ignore
 };
 
-/** Those that change something, each outcome once, the first name of it. */
-const distinct = (proposals: Proposal[], project: Project): Proposal[] => {
+/** Those that change something, each outcome once, the first name of it; with what can be said against it. */
+const distinct = (drafts: Draft[], project: Project, book: Book): Proposal[] => {
   const seen = new Set([contentOf(project)]);
-  return proposals.filter(({ changes }) => {
-    const content = contentOf(changes.length === 0 ? project : withChanges(project, changes));
-    if (seen.has(content)) return false;
+  return drafts.flatMap((draft) => {
+    const made = draft.changes.length === 0 ? project : withChanges(project, draft.changes);
+    const content = contentOf(made);
+    if (seen.has(content)) return [];
     seen.add(content);
-    return true;
+    return [{ ...draft, verdict: worstBrought(made, project, book) }];
   });
 };
+
+/** The worst verdict on a material that a group has and had not before. */
+const worstBrought = (made: Project, project: Project, book: Book): Verdict => {
+  const held = new Set(resolve(project, book.materials).parts.flatMap(({ groupId, materials }) => materials.map((name) => `${groupId}:${nameKey(name)}`)));
+  const ranks = resolve(made, book.materials).parts.flatMap(({ groupId, materials }) => {
+    const group = made.groups.find(({ id }) => id === groupId);
+    const brought = materials.filter((name) => !held.has(`${groupId}:${nameKey(name)}`));
+    return group ? brought.map((name) => rankOf(fitnessIn(name, group, made, book.materials).verdict)) : [];
+  });
+  return VERDICTS[Math.max(0, ...ranks)] ?? 'fit';
+}; // prettier-ignore
 
 /** What of a project decides what it costs. */
 const contentOf = ({ groups, extras, settings, excludedStores, builds, variables }: Project): string =>

@@ -6,7 +6,7 @@ import type { Book, Price, Store } from './types';
 export type BookCommand =
   | { type: 'putStore'; store: Store }
   | { type: 'removeStore'; storeId: string }
-  | { type: 'putPrices'; prices: Price[]; stores?: Store[] }
+  | { type: 'putPrices'; prices: Price[]; stores?: Store[]; materials?: Material[] }
   | { type: 'removePrices'; ids: string[] }
   /** What the user says of a material; before that it was taken by the words in its name. */
   | { type: 'putMaterial'; material: Material }
@@ -32,6 +32,8 @@ export const applyToBook = (
       case 'putPrices':
         for (const store of command.stores ?? []) draft.stores[store.id] = store;
         for (const price of command.prices) draft.prices[price.id] = price;
+        for (const material of command.materials ?? [])
+          draft.materials = { ...draft.materials, [nameKey(material.name)]: material };
         return;
       case 'removePrices':
         for (const id of command.ids) delete draft.prices[id];

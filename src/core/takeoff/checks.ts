@@ -9,7 +9,8 @@ import { helperOf } from './helpers';
 
 /** Something about a part, a joint or a group that a builder would want to look at. */
 export interface Check {
-  code: 'formula' | 'tooLong' | 'none' | 'gap' | 'row' | 'count' | 'mirror' | 'unjoined' | 'fastener';
+  code:
+    'formula' | 'tooLong' | 'none' | 'gap' | 'row' | 'count' | 'mirror' | 'unjoined' | 'fastener' | 'unfit';
   /** Of a part, a joint, an extra or a group. */
   id: string;
   groupId: string;

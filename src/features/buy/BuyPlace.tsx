@@ -1,12 +1,14 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
+import { atHand } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/measure';
 import { proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { cautionsFor } from '@/core/wood';
 import { useProject, type OpenProject } from '@/data';
 import { useByHand, usePlanAndMoney } from '@/planning';
-import { Band, Button, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
+import { Band, Button, Cautions, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
 import { Boards } from './Boards';
 import { BoughtForm, type Bought } from './BoughtForm';
 import { BuyList } from './BuyList';
@@ -30,6 +32,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
   const shown = shownPlan(plan);
   const byHand = useByHand(project, book);
   const [view, setView] = useState<'list' | 'boards'>('list');
+  const cautions = useMemo(() => cautionsFor(atHand(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<Bought | null>(null);
   const form = bought ? (
     <BoughtForm key={bought.key} open={open} bought={bought} onClose={() => setBought(null)} />
@@ -75,6 +78,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
           </Words>
         ) : null}
       </View>
+      <Cautions cautions={cautions} />
       {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
       {isWide ? null : <Segments label="Views of the plan" value={view} onChange={setView} options={VIEWS} />}
       {isWide || view === 'list' ? (

@@ -1,16 +1,18 @@
 import { parseCount } from '@/core/measure';
-import { chosenOption, emptyExtra, type Joint } from '@/core/project';
+import { chosenOption, emptyExtra, type Group, type Joint } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
 import { Button, Choice, Detail, ReadField } from '@/ui';
 import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
+import { FitNotes } from './FitNotes';
 import { MaterialField } from './MaterialField';
+import { Options } from './Options';
 import { EXPOSURES } from './words';
 
 /** One group: its name, where it stands, what it may be made of. */
 export const GroupForm = ({
-  open: { project, book, run, undo },
+  open,
   groupId,
   onClose,
   onChoose,
@@ -23,8 +25,10 @@ export const GroupForm = ({
   /** Opens the helper that made it; absent when it was made by hand. */
   onHelper?: () => void;
 }) => {
+  const { project, book, run, undo } = open;
   const group = project.groups.find(({ id }) => id === groupId);
   if (!group) return null;
+  const edit = (fields: Partial<Group>) => run({ type: 'editGroup', groupId, fields });
   const readName = (text: string): Result<string> => {
     const name = text.trim();
     const isTaken = project.groups.some((other) => other.id !== groupId && other.name === name);
@@ -100,7 +104,13 @@ export const GroupForm = ({
         label="Where it stands"
         value={group.exposure}
         options={EXPOSURES}
-        onChange={(exposure) => run({ type: 'editGroup', groupId, fields: { exposure } })}
+        onChange={(exposure) => edit({ exposure })}
+      />
+      <Choice
+        label="Food, or soil that food grows in, touches it"
+        value={group.nearFood ? 'yes' : 'no'}
+        options={YES_NO}
+        onChange={(value) => edit({ nearFood: value === 'yes' })}
       />
       <MaterialField
         label="Materials, the best liked first"
@@ -108,7 +118,20 @@ export const GroupForm = ({
         book={book}
         kind={null}
         blank="Blank: any. A part can have its own."
-        onChange={(materials) => run({ type: 'editGroup', groupId, fields: { materials } })}
+        onChange={(materials) => edit({ materials })}
+      />
+      <FitNotes
+        project={project}
+        book={book}
+        groupId={groupId}
+        onChange={(materials) => edit({ materials })}
+      />
+      <Options open={open} group={group} />
+      <Choice
+        label="When it is built"
+        value={group.isLater ? 'later' : 'now'}
+        options={WHEN}
+        onChange={(value) => edit({ isLater: value === 'later' })}
       />
       {cut.length > 0 ? (
         <Button mode="outlined" icon="add" onPress={fasten}>
@@ -121,3 +144,13 @@ export const GroupForm = ({
     </Detail>
   );
 };
+
+const YES_NO = [
+  { value: 'no', label: 'No' },
+  { value: 'yes', label: 'Yes' },
+] as const;
+
+const WHEN = [
+  { value: 'now', label: 'Now' },
+  { value: 'later', label: 'Another time' },
+] as const;

@@ -1,6 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
+import { fitChecks } from '@/core/compare';
 import { formatArea, formatMoney, formatWeight } from '@/core/measure';
 import { planInput, shownPlan, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/prices';
@@ -38,8 +39,11 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const [opened, setOpened] = useState<Opened>(null);
   // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
-  const costs = useMemo(() => (plan ? inThePiece(settled, plan) : {}), [settled, plan]);
-  const checks = useMemo(() => checksOf(settled, longestSold(settled, book)), [settled, book]);
+  const costs = useMemo(() => (plan ? inThePiece(settled, plan, book.materials) : {}), [settled, plan, book]);
+  const checks = useMemo(
+    () => [...checksOf(settled, longestSold(settled, book), book.materials), ...fitChecks(settled, book)],
+    [settled, book],
+  );
   const addGroup = () => {
     const names = new Set(project.groups.map(({ name }) => name));
     let number = project.groups.length + 1;
@@ -209,7 +213,7 @@ const asCarried = ({ kind, section, length, width, material }: Layout): Carried 
 /** The longest board on sale or owned for a part; null where none has a price. */
 const longestSold = (project: Project, book: Book) => {
   const { offers, owned } = planInput(project, book);
-  const needs = needsOf(resolve(project).parts, offers);
+  const needs = needsOf(resolve(project, book.materials).parts, offers);
   return (part: ResolvedPart): number | null => {
     const sold = needs.find(({ parts }) => parts.includes(part))?.offers ?? [];
     const lengths = [

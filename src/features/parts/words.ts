@@ -40,8 +40,10 @@ export const readBack = (part: Omit<Part, 'id'>, unit: LengthUnit, group: string
 export const groupWords = (group: Group): string => {
   const exposure = EXPOSURES.find(({ value }) => value === group.exposure)?.label.toLowerCase() ?? '';
   return [
+    ...(group.isLater ? ['for another time'] : []),
     ...(group.copies && group.copies > 1 ? [`${group.copies} of these`] : []),
     ...(group.materials.length > 0 ? [group.materials.join(' or ')] : []),
     exposure,
+    ...(group.nearFood ? ['near food'] : []),
   ].join(' · ');
 };

@@ -16,7 +16,7 @@ import { Band, Button, Detail, Row, Stamp, Words } from '@/ui';
 import type { Desk } from './desk';
 import { ageOf, asSold, cents, inThePocket, pocketWords, trendWords } from './words';
 
-const HistoryChart = lazy(() => import('./HistoryChart'));
+const HistoryChart = lazy(async () => ({ default: (await import('@/ui/charts')).HistoryChart }));
 
 const SOURCES: Record<Price['source'], string> = {
   typed: 'typed',

@@ -9,7 +9,10 @@ import { isLike, keepDraft, newId, saveFile, useDraft } from '@/data';
 import { ActionMenu, Button, Columns, Pick, Segments, useIsWide, Words } from '@/ui';
 import { useDesk, type Desk } from './desk';
 import { blankDraft, draftForNeed, draftOfPrice, type PriceDraft } from './draft';
+import { Cheapest } from './Cheapest';
 import { FeedBand } from './FeedBand';
+import { MaterialForm } from './MaterialForm';
+import { Materials } from './Materials';
 import { FeedReview } from './FeedReview';
 import { ImportSheet } from './ImportSheet';
 import { Needed } from './Needed';
@@ -22,13 +25,14 @@ import { draftOfStore, type StoreDraft } from './storeDraft';
 import { StoreList } from './StoreList';
 import { emptyStore } from '@/core/project';
 
-type View_ = 'needed' | 'all' | 'stores';
+type View_ = 'needed' | 'all' | 'cheapest' | 'materials' | 'stores';
 
 /** What stands beside the list. Forms are kept while they are typed in. */
 type Chosen =
   | { kind: 'offer'; offer: Offer }
   | { kind: 'price'; draft: PriceDraft; newStore: string; key: string }
-  | { kind: 'store'; id: string | null; draft?: StoreDraft };
+  | { kind: 'store'; id: string | null; draft?: StoreDraft }
+  | { kind: 'material'; name: string };
 
 /** A form that was open when the tab was closed. */
 type Kept =
@@ -107,6 +111,8 @@ const Prices = ({
         {...(chosen.draft ? { kept: chosen.draft } : {})}
         onClose={close}
       />
+    ) : chosen?.kind === 'material' ? (
+      <MaterialForm key={chosen.name} desk={desk} name={chosen.name} onClose={close} />
     ) : chosen?.kind === 'offer' ? (
       <OfferDetail key={chosen.offer.key} desk={desk} offer={chosen.offer} onEdit={edit} onClose={close} />
     ) : null;
@@ -135,6 +141,13 @@ const Prices = ({
         options={[
           { value: 'needed', label: project ? 'Needed here' : 'Needed' },
           { value: 'all', label: 'All prices' },
+          // What is known by hand of the book alone has its place there.
+          ...(project
+            ? []
+            : [
+                { value: 'cheapest' as const, label: 'By unit' },
+                { value: 'materials' as const, label: 'Materials' },
+              ]),
           { value: 'stores', label: 'Stores' },
         ]}
       />
@@ -168,6 +181,10 @@ const Prices = ({
       <FeedBand desk={desk} feed={feed} onReview={() => setOpened('review')} />
       {view === 'needed' ? <Needed desk={desk} onFill={fill} onOpen={open} /> : null}
       {view === 'all' ? <PriceGrid desk={desk} onOpen={open} isBeside={detail !== null} /> : null}
+      {view === 'cheapest' ? <Cheapest desk={desk} onOpen={open} /> : null}
+      {view === 'materials' ? (
+        <Materials desk={desk} onOpen={(name) => setChosen({ kind: 'material', name })} />
+      ) : null}
       {view === 'stores' ? <StoreList desk={desk} onOpen={(id) => setChosen({ kind: 'store', id })} /> : null}
       {isWide ? null : detail}
       {opened === 'review' ? (

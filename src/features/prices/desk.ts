@@ -87,7 +87,7 @@ const derive = (
   const ids = new Set(stores.map(({ id }) => id));
   const offers = currentOffers(book).filter(({ storeId }) => ids.has(storeId));
   const excluded = projects.length === 1 ? (projects[0]?.excludedStores ?? []) : [];
-  const parts = projects.flatMap((project) => resolve(project).parts);
+  const parts = projects.flatMap((project) => resolve(project, book.materials).parts);
   const usable = withDressed(offers, parts).filter(({ storeId }) => !excluded.includes(storeId));
   return {
     stores,

@@ -78,7 +78,7 @@ export const isUnasked = ({ meaning }: Change): boolean => meaning !== 'conflict
 
 /** Changes in the order in which they matter: what projects need first, then the largest move. */
 export const byWeight = (changes: Change[], desk: Pick<Desk, 'projects' | 'book'>): { change: Change; isNeeded: boolean }[] => {
-  const parts = desk.projects.flatMap((project) => resolve(project).parts);
+  const parts = desk.projects.flatMap((project) => resolve(project, desk.book.materials).parts);
   const trial: Book = {
     ...desk.book,
     prices: Object.fromEntries(changes.map(({ price }) => [price.id, price])),

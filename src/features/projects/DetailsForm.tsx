@@ -17,7 +17,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
     read.ok ? null : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
   const isUsual = CURRENCIES.includes(draft.currency);
   const field = (
-    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'canRip'>,
+    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'canRip' | 'treatedNearFood'>,
     label: string,
     help?: string,
   ) => (
@@ -86,6 +86,12 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
         'Extra boards against defects',
         'By material, in percent: stud 10, pine 5. Cheaper grades want more (rule of thumb).',
       )}
+      <Choice
+        label="Treated wood where food, or its soil, touches it: builders differ"
+        value={draft.treatedNearFood}
+        options={SCHOOLS}
+        onChange={(treatedNearFood) => onChange({ ...draft, treatedNearFood })}
+      />
       {field('note', 'Note')}
     </>
   );
@@ -94,6 +100,12 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
 const RIPPING = [
   { value: 'no', label: 'No table saw' },
   { value: 'yes', label: 'Table saw' },
+] as const;
+
+/** The two schools on treated wood near food. */
+const SCHOOLS = [
+  { value: 'avoid', label: 'Keep it away' },
+  { value: 'liner', label: 'With a liner' },
 ] as const;
 
 const nothing = { text: '0', ticks: 0 };

@@ -26,8 +26,9 @@ export const OpenFile = () => {
       ...purchase,
       storeId: merged.storeIds[purchase.storeId] ?? purchase.storeId,
     }));
-    if (merged.prices.length + merged.stores.length > 0)
-      changeBook(client, { type: 'putPrices', prices: merged.prices, stores: merged.stores });
+    const { prices, stores, materials } = merged;
+    if (prices.length + stores.length + materials.length > 0)
+      changeBook(client, { type: 'putPrices', prices, stores, materials });
     addProject(client, { ...project, excludedStores: known, purchases });
     notify({ text: `${project.name} is open.` });
     close();

@@ -13,7 +13,7 @@ import {
 } from '@/core/measure';
 import type { Measure, PlanSettings, Project } from '@/core/project';
 import { fail, ok, type Problem, type Result } from '@/core/result';
-import { TABLE_SAW, USUAL_TOOLS } from '@/core/wood';
+import { TABLE_SAW, USUAL_TOOLS, type TreatedNearFood } from '@/core/wood';
 
 /** The details of a project as they are typed. */
 export interface DetailsDraft {
@@ -34,14 +34,26 @@ export interface DetailsDraft {
   /** Blank: anything goes in the car. */
   carryLength: string;
   carryWidth: string;
+  treatedNearFood: TreatedNearFood;
   /** `stud 10, pine 5`: extra boards by material, in percent. */
   spare: string;
 }
 
 /** What the details form changes of a project. */
-export type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings'>;
+export type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings' | 'treatedNearFood'>; // prettier-ignore
 
-export const draftOf = ({ name, note, unit, currency, target, builds, settings }: Details): DetailsDraft => ({
+export const draftOf = ({
+  name,
+  note,
+  unit,
+  currency,
+  target,
+  builds,
+  settings,
+  treatedNearFood = 'avoid',
+}: Details): DetailsDraft => ({
+  // prettier-ignore
+  treatedNearFood,
   name,
   note,
   unit,
@@ -61,7 +73,6 @@ export const draftOf = ({ name, note, unit, currency, target, builds, settings }
     .map(([material, share]) => `${material} ${percentText(share)}`)
     .join(', '),
 });
-
 
 /** Reads `stud 10 %, select pine 5`. */
 const readSpare = (text: string): Result<Record<string, number>> => {
@@ -122,6 +133,8 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
     target,
     builds,
     settings,
+    // The usual school stays unsaid.
+    treatedNearFood: draft.treatedNearFood === 'avoid' ? undefined : draft.treatedNearFood,
   });
 };
 

@@ -1,10 +1,12 @@
 import type { Book, Price, Store } from '@/core/project';
-import { nameKey } from '@/core/wood';
+import { nameKey, type Material } from '@/core/wood';
 
 /** What a file's stores and prices add to the book, and which ids its stores have here. */
 export interface Merged {
   stores: Store[];
   prices: Price[];
+  /** What the file says of materials of which nothing is said here. */
+  materials: Material[];
   storeIds: Record<string, string>;
 }
 
@@ -13,7 +15,14 @@ export interface Merged {
  * price by its id. What is here already stays as it is.
  */
 export const mergeBook = (held: Book, own: Book): Merged => {
-  const merged: Merged = { stores: [], prices: [], storeIds: {} };
+  const merged: Merged = {
+    stores: [],
+    prices: [],
+    materials: Object.entries(own.materials ?? {}).flatMap(([key, one]) =>
+      held.materials?.[key] ? [] : [one],
+    ),
+    storeIds: {},
+  };
   for (const store of Object.values(own.stores)) {
     const same =
       held.stores[store.id] ??

@@ -19,7 +19,9 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
   return {
     top: [place('Projects', '/'), place('Price book', '/prices'), place('Settings', '/settings')],
     inProject: project
-      ? ['Parts', 'Prices', 'Buy'].map((name) => place(name, `/project/${id}/${name.toLowerCase()}`))
+      ? ['Parts', 'Prices', 'Compare', 'Buy'].map((name) =>
+          place(name, `/project/${id}/${name.toLowerCase()}`),
+        )
       : [],
     projectName: project?.name ?? null,
   };

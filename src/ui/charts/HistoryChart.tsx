@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 import { formatDay, formatTag, MICROS } from '@/core/measure';
-import { FONTS, useInk, Words } from '@/ui';
+import { FONTS, useInk } from '../theme';
+import { Words } from '../Words';
 
 /** What a thing cost at a store over time. */
 export interface StoreSeries {
@@ -15,7 +16,7 @@ const MOST_DAYS = 24;
 const HEIGHT = 170;
 
 /** Prices by store over time, stepped: a price holds until another is seen. */
-export default function HistoryChart({
+export const HistoryChart = ({
   series,
   currency,
   width,
@@ -23,7 +24,7 @@ export default function HistoryChart({
   series: StoreSeries[];
   currency: string;
   width: number;
-}) {
+}) => {
   const ink = useInk();
   const days = [...new Set(series.flatMap(({ points }) => points.map(({ date }) => date)))].sort().slice(-MOST_DAYS); // prettier-ignore
   const lines = [
@@ -100,7 +101,7 @@ export default function HistoryChart({
       </View>
     </View>
   );
-}
+};
 
 /** The price that held on a day; before the first, the first. */
 const heldOn = (points: StoreSeries['points'], day: string): number =>

@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { buildOrBuy, type Outcome } from '@/core/compare';
+import { formatDay, formatMoney, parseDecimal, parseMoney, symbol, toMain } from '@/core/measure';
+import type { ReadyMade, Work } from '@/core/project';
+import { ok, type Result } from '@/core/result';
+import { newId, notify, useToday, type OpenProject } from '@/data';
+import { Band, Button, IconAction, ReadField, Row, TextField, Words } from '@/ui';
+
+const NO_WORK: Work = { hours: null, rate: null, beside: null };
+
+/** What building comes to beside what such a thing costs ready made. */
+export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outcome | null }) => {
+  const { project, run, undo } = open;
+  const { currency, builds, work = NO_WORK, readyMade = [] } = project;
+  const money = (sum: number) => formatMoney(sum, currency);
+  const change = (fields: Partial<Work>) => run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  const written = (sum: number | null) => (sum === null ? '' : String(toMain(sum, currency)));
+  const found = outcome ? buildOrBuy(project, outcome) : null;
+  const remove = (seen: ReadyMade) => {
+    run({ type: 'editProject', fields: { readyMade: readyMade.filter(({ id }) => id !== seen.id) } });
+    notify({ text: `The ready-made price of ${seen.source} is deleted.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <View>
+      {found ? (
+        <View role="region" aria-label="What building costs">
+          <Band title="What building costs" note={builds > 1 ? `each of ${builds}` : ''} />
+          <Cost label="In the piece" about="what it uses up of boards and boxes" sum={money(found.inPiece)} />
+          <Cost label="At the till" about="whole boards, boxes and cans, tax and trips" sum={money(found.atTill)} />
+          <Cost label="All in" about="with tools, power and hours as told below" sum={money(found.allIn)} />
+        </View>
+      ) : null}
+      <View style={styles.fields}>
+        <View style={styles.pair}>
+          <View style={styles.grow}>
+            <ReadField label={builds > 1 ? 'Hours for all of them' : 'Hours it takes'} inputMode="decimal" text={work.hours === null ? '' : String(work.hours)} read={orNone(parseDecimal)} onRead={(hours) => change({ hours })} />
+          </View>
+          <View style={styles.grow}>
+            <ReadField label={`An hour counts as, ${symbol(currency).trim()}`} inputMode="decimal" text={written(work.rate)} read={orNone((text) => parseMoney(text, currency))} onRead={(rate) => change({ rate })} help="Blank: not counted." />
+          </View>
+        </View>
+        <ReadField label={`Tools, blades and power for it, ${symbol(currency).trim()}`} inputMode="decimal" text={written(work.beside)} read={orNone((text) => parseMoney(text, currency))} onRead={(beside) => change({ beside })} />
+      </View>
+      <Band title="Ready made" note={readyMade.length > 0 ? 'against all in' : ''} />
+      {found?.readyMade.map((seen) => (
+        <Row key={seen.id} style={styles.row}>
+          <View style={styles.head}>
+            <View style={styles.grow}>
+              <Words size="strong">{money(seen.price)}</Words>
+              <Words size="small" tone="soft">
+                {seen.source}, seen {formatDay(seen.date)}
+              </Words>
+              <Words size="small" tone={seen.shareSaved >= 0 ? 'good' : 'bad'}>
+                {seen.shareSaved >= 0
+                  ? `Building saves ${Math.round(seen.shareSaved * 100)} %.`
+                  : `Building costs ${money(found.allIn - seen.price)} more.`}
+                {seen.anHour === null ? '' : seen.anHour >= 0 ? ` An hour of it earns ${money(seen.anHour)}.` : ` An hour of it loses ${money(-seen.anHour)}.`}
+              </Words>
+            </View>
+            <IconAction icon="delete" label={`Delete the price of ${seen.source}`} onPress={() => remove(seen)} />
+          </View>
+        </Row>
+      ))}
+      <AddReadyMade currency={currency} onAdd={(seen) => run({ type: 'editProject', fields: { readyMade: [...readyMade, seen] } })} />
+    </View>
+  );
+}; // prettier-ignore
+
+/** What a blank field means: nothing is told. */
+const orNone =
+  (read: (text: string) => Result<number>) =>
+  (text: string): Result<number | null> =>
+    text.trim() === '' ? ok(null) : read(text);
+
+const Cost = ({ label, about, sum }: { label: string; about: string; sum: string }) => (
+  <Row style={styles.row}>
+    <View style={styles.head}>
+      <View style={styles.grow}>
+        <Words>{label}</Words>
+        <Words size="small" tone="soft">
+          {about}
+        </Words>
+      </View>
+      <Words size="strong">{sum}</Words>
+    </View>
+  </Row>
+);
+
+/** A ready-made price with where it was seen; the day is today unless it is written otherwise. */
+const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: ReadyMade) => void }) => {
+  const today = useToday();
+  const [price, setPrice] = useState('');
+  const [source, setSource] = useState('');
+  const [isTried, setIsTried] = useState(false);
+  const read = parseMoney(price, currency);
+  const add = () => {
+    setIsTried(true);
+    if (!read.ok || source.trim() === '') return;
+    onAdd({ id: newId(), price: read.value, source: source.trim(), date: today });
+    setPrice('');
+    setSource('');
+    setIsTried(false);
+  };
+  return (
+    <View style={styles.fields}>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <TextField label={`Ready made, ${symbol(currency).trim()}`} inputMode="decimal" value={price} onChange={setPrice} onSubmitEditing={add} error={isTried && !read.ok ? (read.problems[0]?.sentence ?? '') : null} />
+        </View>
+        <View style={styles.grow}>
+          <TextField label="Seen at" value={source} onChange={setSource} onSubmitEditing={add} error={isTried && source.trim() === '' ? 'Say where you saw it, to find it again.' : null} />
+        </View>
+      </View>
+      <Button mode="outlined" icon="add" onPress={add}>
+        Add a ready-made price
+      </Button>
+    </View>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  fields: { padding: 16, gap: 12 },
+  pair: { flexDirection: 'row', gap: 12 },
+  grow: { flex: 1 },
+  row: { paddingHorizontal: 16, paddingVertical: 10 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+});

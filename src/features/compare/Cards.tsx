@@ -1,0 +1,211 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { formatMoney } from '@/core/measure';
+import type { Project } from '@/core/project';
+import { Button, Icon, Row, Stamp, useInk, Words } from '@/ui';
+import { problemOf, type Column } from './columns';
+import { ROWS, standing } from './rows';
+
+interface Props {
+  columns: Column[];
+  project: Project;
+  onChoose: (column: Column) => void;
+  onRemove: (column: Column) => void;
+}
+
+/** The ways by rank, each with what changes against the choice. A press shows all its rows. */
+export const Cards = ({ columns, ...props }: Props) => {
+  const [openId, setOpenId] = useState<string | null>(null);
+  const chosen = columns.find(({ isChosen }) => isChosen);
+  return (
+    <View role="list" aria-label="Ways to do it, cheapest first">
+      {columns.map((column) => (
+        <Card
+          key={column.id}
+          column={column}
+          chosen={chosen}
+          isOpen={openId === column.id}
+          onPress={() => setOpenId(openId === column.id ? null : column.id)}
+          {...props}
+        />
+      ))}
+    </View>
+  );
+};
+
+interface CardProps extends Omit<Props, 'columns'> {
+  column: Column;
+  chosen: Column | undefined;
+  isOpen: boolean;
+  onPress: () => void;
+}
+
+const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: CardProps) => {
+  const { outcome, name, letter, isChosen, isPlanning } = column;
+  const problem = problemOf(column);
+  const price = outcome && !problem ? formatMoney(outcome.atTill, project.currency) : '';
+  return (
+    <View role="listitem">
+      <Row onPress={onPress} label={`${letter}, ${name}${price ? `, ${price}` : ''}: ${isOpen ? 'less' : 'all of it'}`} style={styles.card}>
+        <View style={styles.inside}>
+          <View style={styles.head}>
+            <Words size="strong" tone="soft" style={styles.letter}>
+              {letter}
+            </Words>
+            <View style={styles.name}>
+              <Words size="strong">{name}</Words>
+              {isChosen ? <Stamp text="chosen" /> : null}
+            </View>
+            <Words size="strong" align="right">
+              {price || (isPlanning ? 'planning' : '')}
+            </Words>
+          </View>
+          <Beneath column={column} chosen={chosen} project={project} />
+        </View>
+      </Row>
+      {isOpen ? (
+        <Opened column={column} chosen={chosen} onChoose={onChoose} onRemove={onRemove} />
+      ) : null}
+    </View>
+  );
+}; // prettier-ignore
+
+/** Against the choice in a few words, what it brings, and what is wrong with it. */
+const Beneath = ({ column, chosen, project }: Pick<CardProps, 'column' | 'chosen' | 'project'>) => {
+  const { outcome } = column;
+  const problem = problemOf(column);
+  if (problem) return <Warning text={problem} />;
+  if (!outcome) return null;
+  return (
+    <View style={styles.beneath}>
+      <Words size="small" tone="soft">
+        {briefWords(column, project).join(' · ')}
+      </Words>
+      <Against column={column} chosen={chosen} project={project} />
+      <FitWords column={column} />
+      <EvenWords column={column} project={project} />
+    </View>
+  );
+};
+
+/** Money against the choice and the target. */
+export const Against = ({ column, chosen, project }: Pick<CardProps, 'column' | 'chosen' | 'project'>) => {
+  const { outcome, isChosen } = column;
+  if (!outcome) return null;
+  const difference = chosen?.outcome && !isChosen ? outcome.atTill - chosen.outcome.atTill : 0;
+  const over = project.target === null ? 0 : outcome.atTill - project.target;
+  const said = (sum: number) => formatMoney(Math.abs(sum), project.currency);
+  if (difference === 0 && over <= 0)
+    return isChosen ? null : (
+      <Words size="small" tone="soft">
+        As much as it is now.
+      </Words>
+    );
+  return (
+    <View style={styles.against}>
+      {difference !== 0 ? (
+        <Words size="small" tone={difference < 0 ? 'good' : 'ink'} style={styles.medium}>
+          {said(difference)} {difference < 0 ? 'cheaper' : 'dearer'}
+        </Words>
+      ) : null}
+      {over > 0 ? <Warning text={`${said(over)} over target`} isBad /> : null}
+    </View>
+  );
+};
+
+/** What it is made of and where, that is not fit, or wants something. */
+export const FitWords = ({ column: { outcome } }: { column: Column }) => {
+  if (!outcome || outcome.fit.verdict === 'fit') return null;
+  const isBad = outcome.fit.verdict === 'unfit';
+  return <Warning text={`${isBad ? 'Not fit. ' : ''}${outcome.fit.sentence}`} isBad={isBad} />;
+};
+
+/** Below so small a share of today's price nobody need wait for the break-even. */
+const HOPELESS = 0.4;
+
+/** The price at which it would cost as little as the choice, or up to which it does. */
+export const EvenWords = ({ column: { breakEven }, project }: { column: Column; project: Project }) => {
+  if (!breakEven) return null;
+  const { price, now, item } = breakEven;
+  const tag = (sum: number) => formatMoney(sum, project.currency);
+  if (price < now * HOPELESS)
+    return <Words size="small" tone="soft">No price near today’s would make it win.</Words>;
+  return (
+    <Words size="small" tone="soft">
+      {price < now
+        ? `Wins at or below ${tag(price)} for ${item}, now ${tag(now)}.`
+        : `Wins up to ${tag(price)} for ${item}, now ${tag(now)}.`}
+    </Words>
+  );
+}; // prettier-ignore
+
+const briefWords = ({ outcome }: Column, project: Project): string[] => {
+  if (!outcome) return [];
+  const row = (key: string) => ROWS.find((candidate) => candidate.key === key)?.text(outcome, project) ?? '';
+  return [row('life'), outcome.finish > 0 ? `finish ${row('finish')}` : 'no finish', row('weight')];
+};
+
+const Warning = ({ text, isBad = false }: { text: string; isBad?: boolean }) => {
+  const ink = useInk();
+  return (
+    <View style={styles.warning}>
+      <Icon name="warning" size={16} color={isBad ? ink.red : ink.soft} />
+      <Words size="small" tone={isBad ? 'bad' : 'ink'} style={styles.grow}>
+        {text}
+      </Words>
+    </View>
+  );
+};
+
+/** Every row, those that differ from the choice marked, and what can be done. */
+const Opened = ({ column, chosen, onChoose, onRemove }: Omit<CardProps, 'isOpen' | 'onPress' | 'project'>) => {
+  const ink = useInk();
+  const { outcome, isChosen, name } = column;
+  return (
+    <View style={[styles.opened, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
+      {outcome
+        ? ROWS.map((row) => {
+            const how = isChosen ? 'same' : standing(row, outcome, chosen?.outcome ?? null);
+            return (
+              <View key={row.key} style={styles.row}>
+                <Words size="small" tone="soft" style={styles.label}>
+                  {row.label}
+                </Words>
+                <Words size="small" align="right" tone={how === 'better' ? 'good' : 'ink'} style={[styles.grow, how !== 'same' && styles.medium]}>
+                  {how === 'better' ? '▾ ' : how === 'worse' ? '▴ ' : ''}
+                  {row.text(outcome, column.made)}
+                </Words>
+              </View>
+            );
+          })
+        : null}
+      {isChosen ? null : (
+        <View style={styles.buttons}>
+          <Button mode="contained" disabled={!outcome} accessibilityLabel={`Choose ${name}`} onPress={() => onChoose(column)}>
+            Choose this
+          </Button>
+          <Button mode="text" accessibilityLabel={`Take out ${name}`} onPress={() => onRemove(column)}>
+            Take out
+          </Button>
+        </View>
+      )}
+    </View>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  card: { paddingVertical: 10 },
+  inside: { paddingHorizontal: 16, gap: 2 },
+  head: { flexDirection: 'row', alignItems: 'baseline', gap: 10 },
+  letter: { width: 18 },
+  name: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 10, rowGap: 4 },
+  beneath: { paddingLeft: 28, gap: 2 },
+  against: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 14, alignItems: 'center' },
+  medium: { fontFamily: 'PlexMedium' },
+  warning: { flexDirection: 'row', gap: 6, alignItems: 'center', flexShrink: 1 },
+  grow: { flex: 1 },
+  opened: { borderBottomWidth: 1, paddingHorizontal: 16, paddingVertical: 10, gap: 6 },
+  row: { flexDirection: 'row', gap: 12, alignItems: 'baseline', paddingLeft: 28 },
+  label: { width: 128 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingLeft: 28, paddingTop: 6 },
+});

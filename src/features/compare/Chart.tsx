@@ -1,0 +1,55 @@
+import { lazy, Suspense, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
+import type { OpenProject } from '@/data';
+import { useInk } from '@/ui';
+import { barsOf, type Column } from './columns';
+
+const BarsChart = lazy(async () => ({ default: (await import('@/ui/charts')).BarsChart }));
+
+/** What each way comes to at the till, against the target line: its woods at the foot, the rest on top. */
+export const Chart = ({ columns, open: { project, book } }: { columns: Column[]; open: OpenProject }) => {
+  const ink = useInk();
+  const [width, setWidth] = useState(0);
+  const colorOf = (material: string | null) =>
+    material === null ? ink.faint : ink.wood[woodTone(material, book.materials)];
+  const bars = columns.map((column) => ({
+    letter: column.letter,
+    name: column.name,
+    isStrong: column.isChosen,
+    sum: column.outcome?.atTill ?? null,
+    stacks: barsOf(column).map(({ material, sum }) => ({ sum, color: colorOf(material) })),
+  }));
+  const legend = [
+    ...tonesOf(columns, book.materials).map(({ tone, word }) => ({ color: ink.wood[tone], word })),
+    { color: ink.faint, word: 'hardware, finish, trips' },
+  ];
+  return (
+    <View style={styles.chart} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+      {width > 0 ? (
+        <Suspense fallback={null}>
+          <BarsChart
+            bars={bars}
+            legend={legend}
+            currency={project.currency}
+            target={project.target}
+            width={width}
+          />
+        </Suspense>
+      ) : null}
+    </View>
+  );
+};
+
+/** The tones of the bars, each once, with the kind of wood it stands for first. */
+const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: WoodTone; word: string }[] => {
+  const tones = new Map<WoodTone, string>();
+  for (const { material } of columns.flatMap(barsOf))
+    if (material !== null && !tones.has(woodTone(material, own)))
+      tones.set(woodTone(material, own), familyName(familyOf(materialOf(material, own))));
+  return [...tones].map(([tone, word]) => ({ tone, word }));
+};
+
+const styles = StyleSheet.create({
+  chart: { marginHorizontal: 16, minHeight: 190, maxWidth: 780, marginBottom: 10 },
+});

@@ -1,0 +1,126 @@
+import { ScrollView, StyleSheet, View } from 'react-native';
+import type { Project } from '@/core/project';
+import { Button, Stamp, useInk, Words } from '@/ui';
+import { Against, EvenWords, FitWords } from './Cards';
+import { problemOf, type Column } from './columns';
+import { ROWS, standing } from './rows';
+
+interface Props {
+  columns: Column[];
+  project: Project;
+  onChoose: (column: Column) => void;
+  onRemove: (column: Column) => void;
+}
+
+/** The ways side by side, the rows that matter under each other, what differs from the choice marked. */
+export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => {
+  const ink = useInk();
+  const chosen = columns.find(({ isChosen }) => isChosen);
+  const cell = (column: Column) => [
+    styles.cell,
+    { borderColor: ink.hairline },
+    column.isChosen && { backgroundColor: ink.pale },
+  ];
+  return (
+    <ScrollView horizontal style={styles.scroll} tabIndex={0} aria-label="Ways side by side">
+      <View role="table" aria-label="Ways side by side" style={[styles.table, { borderColor: ink.hairline }]}>
+        <View role="row" style={styles.row}>
+          <View role="columnheader" style={styles.label} />
+          {columns.map((column) => (
+            <View key={column.id} role="columnheader" style={[cell(column), styles.head]}>
+              <Words size="small" tone="soft">
+                {column.letter}
+              </Words>
+              <Words size="strong">{column.name}</Words>
+              {column.isChosen ? (
+                <View style={styles.stamp}>
+                  <Stamp text="chosen" />
+                </View>
+              ) : (
+                <View style={styles.buttons}>
+                  <Button
+                    mode="outlined"
+                    compact
+                    disabled={!column.outcome}
+                    accessibilityLabel={`Choose ${column.name}`}
+                    onPress={() => onChoose(column)}
+                  >
+                    Choose
+                  </Button>
+                  <Button
+                    mode="text"
+                    compact
+                    accessibilityLabel={`Take out ${column.name}`}
+                    onPress={() => onRemove(column)}
+                  >
+                    Take out
+                  </Button>
+                </View>
+              )}
+            </View>
+          ))}
+        </View>
+        {ROWS.map((row) => (
+          <View key={row.key} role="row" style={[styles.row, styles.ruled, { borderColor: ink.hairline }]}>
+            <View role="rowheader" style={styles.label}>
+              <Words size="small" tone="soft">
+                {row.label}
+              </Words>
+            </View>
+            {columns.map((column) => {
+              const { outcome } = column;
+              const how = outcome && !column.isChosen ? standing(row, outcome, chosen?.outcome ?? null) : 'same';
+              return (
+                <View key={column.id} role="cell" style={cell(column)}>
+                  {outcome ? (
+                    <Words
+                      size={row.key === 'till' ? 'strong' : 'small'}
+                      tone={how === 'better' ? 'good' : 'ink'}
+                      style={how === 'same' ? null : styles.medium}
+                    >
+                      {how === 'better' ? '▾ ' : how === 'worse' ? '▴ ' : ''}
+                      {row.text(outcome, column.made)}
+                    </Words>
+                  ) : row.key === 'till' ? (
+                    <Words size="small" tone="soft">
+                      {column.isPlanning ? 'planning' : 'not planned'}
+                    </Words>
+                  ) : null}
+                  {row.key === 'till' ? <Against column={column} chosen={chosen} project={project} /> : null}
+                  {row.key === 'till' && problemOf(column) ? (
+                    <Words size="small" tone="bad">
+                      {problemOf(column)}
+                    </Words>
+                  ) : null}
+                  {row.key === 'fit' ? <FitWords column={column} /> : null}
+                  {row.key === 'wood' ? <EvenWords column={column} project={project} /> : null}
+                </View>
+              );
+            })}
+          </View>
+        ))}
+      </View>
+    </ScrollView>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  scroll: { marginTop: 8 },
+  table: { borderTopWidth: 1, minWidth: '100%' },
+  row: { flexDirection: 'row' },
+  ruled: { borderTopWidth: 1 },
+  label: { width: 140, paddingLeft: 16, paddingRight: 8, paddingVertical: 8 },
+  cell: {
+    width: 150,
+    flexGrow: 1,
+    maxWidth: 240,
+    paddingHorizontal: 10,
+    paddingVertical: 8,
+    borderLeftWidth: 1,
+    gap: 2,
+  },
+  head: { justifyContent: 'flex-start' },
+  stamp: { alignSelf: 'flex-start', marginTop: 8 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginTop: 'auto', marginLeft: -4 },
+  medium: { fontFamily: 'PlexMedium' },
+});

@@ -1,0 +1,142 @@
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import { outcomeOf, usualProposals, type Proposal, type Saving } from '@/core/compare';
+import { formatMoney } from '@/core/measure';
+import { chosenOption, type Alternative } from '@/core/project';
+import { notify, useProject, type OpenProject } from '@/data';
+import { useKeepPlan, usePlan, useProposals, useWaysToSave } from '@/planning';
+import { Button, Columns, Segments, useIsWide, Words } from '@/ui';
+import { AddColumn } from './AddColumn';
+import { BuildOrBuy } from './BuildOrBuy';
+import { Cards } from './Cards';
+import { Chart } from './Chart';
+import { useColumns, type Column } from './columns';
+import { ColumnTable } from './ColumnTable';
+import { Ways } from './Ways';
+
+/** Other ways to do a project side by side against the target, ways to save, and building against buying. */
+export const ComparePlace = ({ id }: { id: string }) => {
+  const open = useProject(id);
+  return open ? <Compare open={open} /> : null;
+};
+
+const VIEWS = [
+  { value: 'ways', label: 'Side by side' },
+  { value: 'save', label: 'Ways to save' },
+  { value: 'buy', label: 'Build or buy' },
+] as const;
+type ViewName = (typeof VIEWS)[number]['value'];
+
+/** Columns beside the choice, at most; and as many as are proposed where none were picked. */
+const MOST_ALTERNATIVES = 11;
+const PROPOSED = 5;
+
+const Compare = ({ open }: { open: OpenProject }) => {
+  const { project, book, run, undo } = open;
+  const isWide = useIsWide();
+  const view = usePlan(project, book);
+  const [shown, setShown] = useState<ViewName>('ways');
+  const [isAdding, setIsAdding] = useState(false);
+  const keepPlan = useKeepPlan();
+  const proposals = useProposals(project, book, view.plan);
+  const alternatives = useMemo(
+    (): Alternative[] => project.alternatives ?? usualProposals(proposals ?? [], PROPOSED).map(asAlternative),
+    [project.alternatives, proposals],
+  );
+  const columns = useColumns(open, view, alternatives);
+  const base = view.doing === null && !view.isStale ? view.plan : null;
+  const ways = useWaysToSave(project, book, base);
+  const outcome = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
+
+  const put = (next: Alternative[]) => run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });
+  const add = (alternative: Alternative): void => {
+    if (alternatives.some(({ id }) => id === alternative.id)) return;
+    if (alternatives.length >= MOST_ALTERNATIVES) {
+      notify({ text: `There are ${MOST_ALTERNATIVES} beside what is chosen, which is the most. Take one out first.` });
+      return;
+    }
+    put([...alternatives, alternative]);
+  };
+  const choose = (column: Column): void => {
+    if (!column.alternative) return;
+    const { name, changes } = column.alternative;
+    if (column.plan) keepPlan(project, book, changes, column.plan);
+    run({ type: 'choose', name, changes });
+    notify({ text: `${name} is chosen.`, action: { label: 'Undo', run: undo } });
+  };
+  const take = ({ title, changes, plan, saves }: Saving): void => {
+    keepPlan(project, book, changes, plan);
+    run({ type: 'choose', name: title, changes });
+    notify({ text: `${title}: ${formatMoney(saves, project.currency)} less.`, action: { label: 'Undo', run: undo } });
+  };
+  const tryIt = ({ id, title, changes }: Saving): void => {
+    add({ id: `save:${id}`, name: title, changes });
+    setShown('ways');
+  };
+
+  if (!view.plan) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
+  if (project.groups.every((group) => (chosenOption(group)?.parts ?? []).length === 0))
+    return (
+      <Columns>
+        <Words style={styles.pad}>Nothing to compare yet. Add parts first.</Words>
+      </Columns>
+    );
+  const detail = isAdding ? (
+    <AddColumn
+      project={project}
+      proposals={proposals ?? []}
+      held={new Set(alternatives.map(({ id }) => id))}
+      onAdd={(proposal) => {
+        add(asAlternative(proposal));
+        if (!isWide) setIsAdding(false);
+      }}
+      onReset={project.alternatives ? () => run({ type: 'setAlternatives', alternatives: null }) : null}
+      onClose={() => setIsAdding(false)}
+    />
+  ) : null;
+  const shared = {
+    columns,
+    project,
+    onChoose: choose,
+    onRemove: (column: Column) => put(alternatives.filter(({ id }) => id !== column.id)),
+  };
+  return (
+    <Columns detail={detail} width={isWide && shown === 'ways' ? 'all' : 'reading'}>
+      <Segments label="What is compared" value={shown} onChange={setShown} options={VIEWS} />
+      {shown === 'ways' ? (
+        <>
+          <View style={styles.head}>
+            <Words size="small" tone="soft" style={styles.grow}>
+              {project.builds > 1 ? `All ${project.builds}, at the till: ` : 'The whole project, at the till: '}
+              each way is a plan of its own.
+            </Words>
+            <Button mode="outlined" icon="add" onPress={() => setIsAdding(true)} disabled={!proposals}>
+              Add a way
+            </Button>
+          </View>
+          <Chart columns={columns} open={open} />
+          {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
+          <Words size="small" tone="soft" style={styles.pad}>
+            How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book for where each is from,
+            and to say otherwise.
+          </Words>
+        </>
+      ) : shown === 'save' ? (
+        <Ways view={ways} project={project} onTry={tryIt} onTake={take} />
+      ) : (
+        <BuildOrBuy open={open} outcome={outcome} />
+      )}
+      {isWide ? null : detail}
+    </Columns>
+  );
+}; // prettier-ignore
+
+const asAlternative = ({ id, name, changes }: Proposal): Alternative => ({ id, name, changes });
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 60 },
+  pad: { padding: 16 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingBottom: 4 },
+  grow: { flex: 1 },
+});

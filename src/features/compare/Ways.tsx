@@ -1,0 +1,92 @@
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import type { Saving } from '@/core/compare';
+import { formatMoney } from '@/core/measure';
+import type { Project } from '@/core/project';
+import type { WaysView } from '@/planning';
+import { Band, Button, Row, Words } from '@/ui';
+
+interface Props {
+  view: WaysView;
+  project: Project;
+  onTry: (saving: Saving) => void;
+  onTake: (saving: Saving) => void;
+}
+
+/** Ways to save by money, each with its catch; what is only put off stands apart. */
+export const Ways = ({ view: { ways, isLooking }, ...props }: Props) => {
+  const sorted = [...ways].sort((a, b) => b.saves - a.saves);
+  const isPutOff = ({ id }: Saving) => id.startsWith('later:');
+  const saving = sorted.filter((way) => !isPutOff(way));
+  const putOff = sorted.filter(isPutOff);
+  return (
+    <View>
+      <View style={styles.state} aria-live="polite">
+        {isLooking ? <ActivityIndicator size={16} /> : null}
+        <Words size="small" tone="soft" style={styles.grow}>
+          {isLooking
+            ? 'Planning everything that might cost less. Each saving is the difference of two checked plans.'
+            : ways.length === 0
+              ? 'Nothing cheaper was found at these prices.'
+              : 'Each saving is the difference of two checked plans. Savings do not simply add up: what is left is planned anew when you take one.'}
+        </Words>
+      </View>
+      {saving.length > 0 ? (
+        <View role="region" aria-label="Ways to save">
+          <Band title="Ways to save" note={`${saving.length} found`} />
+          <View role="list" aria-label="Ways to save">
+            {saving.map((way) => (
+              <Way key={way.id} way={way} {...props} />
+            ))}
+          </View>
+        </View>
+      ) : null}
+      {putOff.length > 0 ? (
+        <View role="region" aria-label="Put off for another time" style={styles.later}>
+          <Band title="Put off for another time" note="not saved, but not spent yet" />
+          <View role="list" aria-label="Put off for another time">
+            {putOff.map((way) => (
+              <Way key={way.id} way={way} {...props} />
+            ))}
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+};
+
+const Way = ({ way, project, onTry, onTake }: Omit<Props, 'view'> & { way: Saving }) => (
+  <View role="listitem">
+    <Row style={styles.row}>
+      <View style={styles.head}>
+        <Words size="strong" style={styles.grow}>
+          {way.title}
+        </Words>
+        <Words size="strong" tone="good" align="right">
+          {formatMoney(-way.saves, project.currency)}
+          {way.isForEach ? ' each' : ''}
+        </Words>
+      </View>
+      <Words size="small" tone="soft">
+        {way.catch}
+      </Words>
+      <View style={styles.buttons}>
+        <Button mode="outlined" compact accessibilityLabel={`Take: ${way.title}`} onPress={() => onTake(way)}>
+          Take it
+        </Button>
+        <Button mode="text" compact accessibilityLabel={`Compare: ${way.title}`} onPress={() => onTry(way)}>
+          Compare first
+        </Button>
+      </View>
+    </Row>
+  </View>
+);
+
+const styles = StyleSheet.create({
+  state: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, paddingBottom: 10 },
+  grow: { flex: 1 },
+  later: { marginTop: 12 },
+  row: { paddingHorizontal: 16, paddingVertical: 12, gap: 2 },
+  head: { flexDirection: 'row', gap: 12, alignItems: 'baseline' },
+  buttons: { flexDirection: 'row', gap: 8, marginTop: 6 },
+});

@@ -1,0 +1,79 @@
+import { useMemo } from 'react';
+import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
+import { shownPlan, type Plan } from '@/core/plan';
+import { letterOf, type Alternative, type Project } from '@/core/project';
+import type { OpenProject } from '@/data';
+import { useAlternatives, useBreakEvens, type PlanView } from '@/planning';
+
+/** One column: a way to do the project, with what it comes to. */
+export interface Column {
+  id: string;
+  name: string;
+  /** A, B, C by rank of money, as on the chart. */
+  letter: string;
+  isChosen: boolean;
+  alternative: Alternative | null;
+  made: Project;
+  plan: Plan | null;
+  outcome: Outcome | null;
+  isPlanning: boolean;
+  breakEven: BreakEven | null;
+}
+
+export const NOW = 'As it is now';
+
+/** The choice and every alternative with its outcome, the cheapest first; those not known yet, and those that cannot be made, last. */
+export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alternative[]): Column[] => {
+  const { project, book } = open;
+  const views = useAlternatives(project, book, alternatives);
+  const chosen = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
+  const base = view.doing === null && !view.isStale ? view.plan : null;
+  const evens = useBreakEvens(
+    project,
+    book,
+    base,
+    chosen?.atTill ?? 0,
+    views.filter(({ made }) => made !== project),
+  );
+  const columns = [
+    {
+      id: 'now', name: NOW, letter: '', isChosen: true, alternative: null, made: project, plan: view.plan,
+      outcome: chosen, isPlanning: view.plan === null, breakEven: null,
+    },
+    ...views
+      // What changes nothing any more is what is chosen.
+      .filter(({ made, isPlanning }) => isPlanning || made !== project)
+      .map(({ alternative, made, plan, isPlanning }): Column => ({
+        id: alternative.id, name: alternative.name, letter: '', isChosen: false, alternative, made, plan,
+        outcome: outcomeKept(made, open, plan), isPlanning, breakEven: evens[alternative.id] ?? null,
+      })),
+  ]; // prettier-ignore
+  const rank = ({ outcome, plan }: Column) =>
+    outcome === null ? Infinity : outcome.atTill + (plan?.status === 'infeasible' ? 1e12 : 0);
+  return columns
+    .sort((a, b) => rank(a) - rank(b))
+    .map((column, index) => ({ ...column, letter: letterOf(index) }));
+};
+
+const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();
+
+/** An outcome is worked out once for a plan. */
+const outcomeKept = (made: Project, { book }: OpenProject, plan: Plan | null): Outcome | null => {
+  if (!plan) return null;
+  const held = outcomes.get(plan);
+  if (held?.made === made) return held.outcome;
+  const outcome = outcomeOf(made, book, plan);
+  outcomes.set(plan, { made, outcome });
+  return outcome;
+};
+
+/** Why a column cannot be made as it stands; null: it can. */
+export const problemOf = ({ plan }: Column): string | null =>
+  plan?.status === 'infeasible' ? (plan.problems[0]?.sentence ?? 'It cannot be made at these prices.') : null;
+
+/** The bars of a column, by material and then the rest, in minor units. */
+export const barsOf = ({ outcome, plan }: Column): { material: string | null; sum: number }[] => {
+  if (!outcome || !shownPlan(plan)) return [];
+  const woods = outcome.byMaterial.map(({ material, paid }) => ({ material, sum: paid }));
+  return [...woods, { material: null, sum: outcome.atTill - outcome.wood }].filter(({ sum }) => sum > 0);
+};

@@ -1,0 +1,84 @@
+import type { Outcome } from '@/core/compare';
+import { formatLength, formatMoney, formatWeight } from '@/core/measure';
+import type { Project } from '@/core/project';
+
+/** One row of a comparison: what it is, what an outcome has of it, and a number to hold against the choice's. */
+export interface CompareRow {
+  key: string;
+  label: string;
+  text: (outcome: Outcome, project: Project) => string;
+  /** More is worse; null: no better and no worse. */
+  cost: ((outcome: Outcome) => number) | null;
+}
+
+const money = (sum: (outcome: Outcome) => number): Pick<CompareRow, 'text' | 'cost'> => ({
+  text: (outcome, { currency }) => formatMoney(sum(outcome), currency),
+  cost: sum,
+});
+
+/** The rows that matter, in the order in which they are asked. */
+export const ROWS: CompareRow[] = [
+  { key: 'till', label: 'At the till', ...money(({ atTill }) => atTill) },
+  { key: 'piece', label: 'In the piece', ...money(({ inPiece }) => inPiece) },
+  {
+    key: 'year',
+    label: 'A year of its life',
+    text: ({ perYear }, { currency }) =>
+      perYear ? `${formatMoney(perYear.low, currency)} to ${formatMoney(perYear.high, currency)}` : 'no wood',
+    cost: ({ perYear }) => (perYear ? perYear.low + perYear.high : 0),
+  },
+  { key: 'wood', label: 'Wood only', ...money(({ wood }) => wood) },
+  { key: 'finish', label: 'Finish it wants', text: ({ finish }, { currency }) => (finish > 0 ? formatMoney(finish, currency) : 'none'), cost: ({ finish }) => finish },
+  {
+    key: 'hardware',
+    label: 'Hardware it wants',
+    text: ({ hardware, steel }, { currency }) => `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
+    cost: ({ hardware }) => hardware,
+  },
+  { key: 'trips', label: 'Trips and shipping', ...money(({ trips }) => trips) },
+  { key: 'weight', label: 'Weighs', text: ({ weight }, { unit }) => formatWeight(weight, unit), cost: ({ weight }) => weight },
+  {
+    key: 'boards',
+    label: 'To carry home',
+    text: ({ boards }) => `${boards} ${boards === 1 ? 'board' : 'boards'}`,
+    cost: ({ boards }) => boards,
+  },
+  {
+    key: 'life',
+    label: 'Stands, by rule of thumb',
+    text: ({ life }) => (life ? `${life.low} to ${life.high} years` : 'no wood'),
+    cost: ({ life }) => (life ? -(life.low + life.high) : 0),
+  },
+  { key: 'fit', label: 'Fit for its place', text: ({ fit }) => VERDICT_WORDS[fit.verdict], cost: ({ fit }) => VERDICT_COST[fit.verdict] },
+  { key: 'work', label: 'To prepare', text: ({ preparation }) => preparation.join(', ') || 'nothing', cost: ({ preparation }) => preparation.length },
+  { key: 'stores', label: 'Stores', text: ({ stores }) => stores.join(', ') || 'none', cost: ({ stores }) => stores.length },
+  {
+    key: 'offcuts',
+    label: 'Left over',
+    text: ({ offcuts }, { unit }) => (offcuts.count === 0 ? 'nothing' : `${offcuts.count} ${offcuts.count === 1 ? 'piece' : 'pieces'}, ${formatLength(Math.round(offcuts.length), unit)}`),
+    cost: null,
+  },
+]; // prettier-ignore
+
+const VERDICT_COST: Record<Outcome['fit']['verdict'], number> = {
+  fit: 0,
+  finish: 1,
+  short: 2,
+  differ: 3,
+  unfit: 4,
+};
+
+export const VERDICT_WORDS: Record<Outcome['fit']['verdict'], string> = {
+  fit: 'fit',
+  finish: 'with a finish',
+  short: 'short-lived',
+  differ: 'builders differ',
+  unfit: 'not fit',
+};
+
+/** How a row stands against the choice's: better, worse, or the same for what matters. */
+export const standing = (row: CompareRow, outcome: Outcome, chosen: Outcome | null): 'better' | 'worse' | 'same' => {
+  if (!row.cost || !chosen) return 'same';
+  const difference = row.cost(outcome) - row.cost(chosen);
+  return Math.abs(difference) < 1e-6 ? 'same' : difference < 0 ? 'better' : 'worse';
+}; // prettier-ignore

@@ -1,0 +1,58 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { unfitIn, type Unfit } from '@/core/compare';
+import type { Book, Project } from '@/core/project';
+import { Button, Icon, useInk, Words } from '@/ui';
+
+/** What of a group's materials is not simply fit where it stands: why, from where that is known, and what would be. */
+export const FitNotes = ({
+  project,
+  book,
+  groupId,
+  onChange,
+}: {
+  project: Project;
+  book: Book;
+  groupId: string;
+  onChange: (materials: string[]) => void;
+}) => {
+  const unfit = useMemo(
+    () => unfitIn(project, book).filter((one) => one.groupId === groupId),
+    [project, book, groupId],
+  );
+  return unfit.map((one) => <FitNote key={one.material} unfit={one} onChange={onChange} />);
+};
+
+const FitNote = ({ unfit, onChange }: { unfit: Unfit; onChange: (materials: string[]) => void }) => {
+  const ink = useInk();
+  const { verdict, material, sentence, source, parts, fitting } = unfit;
+  return (
+    <View style={styles.note} role="note">
+      <View style={styles.line}>
+        <Icon name="warning" size={18} color={verdict === 'unfit' ? ink.red : ink.soft} />
+        <Words size="small" tone={verdict === 'unfit' ? 'bad' : 'ink'} style={styles.grow}>
+          {`${material}${verdict === 'unfit' ? ' is not fit here' : ''}: ${sentence}`}
+        </Words>
+      </View>
+      <Words size="small" tone="soft">
+        {`${parts.join(', ')}. By ${source}.${fitting.length === 0 ? ' Nothing fitter has a price for these sections.' : ''}`}
+      </Words>
+      {fitting.length > 0 ? (
+        <View style={styles.buttons}>
+          {fitting.slice(0, 3).map((name) => (
+            <Button key={name} mode="outlined" compact onPress={() => onChange([name])}>
+              {`Use ${name}`}
+            </Button>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  note: { gap: 4 },
+  line: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+  grow: { flex: 1 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

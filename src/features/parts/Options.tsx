@@ -1,0 +1,77 @@
+import { StyleSheet, View } from 'react-native';
+import { chosenOption, copyOption, numbered, type Group } from '@/core/project';
+import { fail, ok, type Result } from '@/core/result';
+import { newId, notify, type OpenProject } from '@/data';
+import { Button, Choice, ReadField, Words } from '@/ui';
+
+/** The ways to make a group, one of them chosen: slats or one sheet, pickets or boards. Each has parts of its own. */
+export const Options = ({ open: { run, undo }, group }: { open: OpenProject; group: Group }) => {
+  const { id: groupId, options } = group;
+  const chosen = chosenOption(group);
+  if (!chosen) return null;
+  const another = () => {
+    const ids = new Map<string, string>();
+    const idOf = (id: string) => {
+      const made = ids.get(id) ?? newId();
+      ids.set(id, made);
+      return made;
+    };
+    const name = numbered('Another way', (taken) => options.some((option) => option.name === taken));
+    const option = copyOption(chosen, name, idOf);
+    run({
+      type: 'choose',
+      name,
+      changes: [
+        { type: 'putOption', groupId, option },
+        { type: 'chooseOption', groupId, optionId: option.id },
+      ],
+    });
+    notify({ text: `${name} begins as a copy of ${chosen.name}. Change its parts; Compare shows both.` });
+  };
+  const remove = (optionId: string, name: string) => {
+    run({ type: 'removeOption', groupId, optionId });
+    notify({ text: `${name} is deleted.`, action: { label: 'Undo', run: undo } });
+  };
+  const readName = (text: string): Result<string> =>
+    text.trim() === '' ? fail('name', 'Give this way a name, such as slats.') : ok(text.trim());
+  const others = options.filter(({ id }) => id !== chosen.id);
+  return (
+    <View style={styles.options}>
+      {others.length > 0 ? (
+        <>
+          <Choice
+            label="The way it is made"
+            value={chosen.id}
+            options={options.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(optionId) => run({ type: 'chooseOption', groupId, optionId })}
+          />
+          <ReadField
+            label="Name of this way"
+            text={chosen.name}
+            read={readName}
+            onRead={(name) => run({ type: 'renameOption', groupId, optionId: chosen.id, name })}
+          />
+        </>
+      ) : (
+        <Words size="small" tone="soft">
+          Slats or a sheet, pickets or boards: make it another way beside this one, and compare the two.
+        </Words>
+      )}
+      <View style={styles.buttons}>
+        <Button mode="outlined" icon="add" onPress={another}>
+          Make it another way
+        </Button>
+        {others.map(({ id, name }) => (
+          <Button key={id} mode="text" onPress={() => remove(id, name)}>
+            {`Delete ${name}`}
+          </Button>
+        ))}
+      </View>
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  options: { gap: 12 },
+  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
+});

@@ -1,0 +1,164 @@
+import { StyleSheet, View } from 'react-native';
+import { parseDecimal, percentText } from '@/core/measure';
+import { fail, ok, type Result } from '@/core/result';
+import {
+  choosingNotes,
+  fitnessOf,
+  materialOf,
+  nameKey,
+  wantsFinish,
+  YOURS,
+  type Decay,
+  type Material,
+} from '@/core/wood';
+import { notify } from '@/data';
+import { Button, Choice, Detail, ReadField, Words } from '@/ui';
+import type { Desk } from './desk';
+import { lifeWords, PLACES } from './Materials';
+
+const DECAYS: { value: Decay; label: string }[] = [
+  { value: 'slight', label: 'Slight' },
+  { value: 'moderate', label: 'Moderate' },
+  { value: 'resistant', label: 'Resistant' },
+  { value: 'treated', label: 'Treated' },
+];
+
+const GROUND = [
+  { value: 'read', label: 'Read the tag' },
+  { value: 'yes', label: 'Yes, UC4A' },
+  { value: 'no', label: 'No, UC3B' },
+] as const;
+
+const PANELS = [
+  { value: 'none', label: 'Sawn wood' },
+  { value: 'plywood', label: 'Plywood' },
+  { value: 'outdoor plywood', label: 'Outdoor plywood' },
+  { value: 'fibreboard', label: 'Fibreboard' },
+  { value: 'strand board', label: 'Strand board' },
+] as const;
+
+const VERDICTS = {
+  fit: 'Fit',
+  finish: 'With a finish',
+  short: 'Short-lived',
+  differ: 'Builders differ',
+  unfit: 'Not fit',
+};
+
+/** What is known of a material, and where it is from; what the user says instead holds everywhere. */
+export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string; onClose: () => void }) => {
+  const { book, runOnBook, undo } = desk;
+  const known = materialOf(name, book.materials);
+  const isOwn = book.materials?.[nameKey(name)] !== undefined;
+  const change = (fields: Partial<Material>) =>
+    runOnBook({ type: 'putMaterial', material: { ...known, ...fields, name: known.name || name, source: YOURS } });
+  const forget = () => {
+    runOnBook({ type: 'removeMaterial', name });
+    notify({ text: `${name} is taken by its name again.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <Detail
+      title={name}
+      onClose={onClose}
+      foot={
+        <>
+          {isOwn ? <Button onPress={forget}>Take it by its name again</Button> : null}
+          <Button mode="contained" onPress={onClose}>
+            Done
+          </Button>
+        </>
+      }
+    >
+      <Places material={known} />
+      <ReadField label="Species" text={known.species} read={(text) => ok(text.trim())} onRead={(species) => change({ species })} />
+      <Choice
+        label="What it is"
+        value={known.panel ?? 'none'}
+        options={PANELS}
+        onChange={(panel) => change({ panel: panel === 'none' ? null : panel })}
+      />
+      <Choice label="Stands decay" value={known.decay} options={DECAYS} onChange={(decay) => change({ decay, treatment: decay === 'treated' ? known.treatment || 'pressure-treated' : '' })} />
+      {known.decay === 'treated' ? (
+        <Choice
+          label="Treated for the ground"
+          value={known.inGround === null ? 'read' : known.inGround ? 'yes' : 'no'}
+          options={GROUND}
+          onChange={(value) => change({ inGround: value === 'read' ? null : value === 'yes' })}
+        />
+      ) : null}
+      <ReadField label="Grade" text={known.grade} read={(text) => ok(text.trim())} onRead={(grade) => change({ grade })} />
+      <ReadField label="Extra boards against defects, in percent" inputMode="decimal" text={percentText(known.spare)} read={readPercent} onRead={(spare) => change({ spare })} help="By grade, common practice: stud 10, No. 2 5, premium none." />
+      <ReadField label="Density against water, at 12 % moisture" inputMode="decimal" text={String(known.density)} read={readDensity} onRead={(density) => change({ density })} />
+      <ReadField label="Note" text={known.note} read={(text) => ok(text.trim())} onRead={(note) => change({ note })} />
+      <Words size="small" tone="soft">{known.source === YOURS ? 'As you say.' : `From: ${known.source}.`}</Words>
+      <View>
+        <Words size="strong" role="heading">
+          At the rack
+        </Words>
+        {choosingNotes(known).map((note) => (
+          <Words key={note} size="small" style={styles.note}>
+            {note}
+          </Words>
+        ))}
+      </View>
+    </Detail>
+  );
+}; // prettier-ignore
+
+/** How it does in each place, why, and for how long. */
+const Places = ({ material }: { material: Material }) => (
+  <View role="list" aria-label="Where it is fit" style={styles.places}>
+    {PLACES.map(({ value, label }) => {
+      const fitness = fitnessOf(material, { exposure: value, nearFood: false, treatedNearFood: 'avoid' });
+      return (
+        <View key={value} role="listitem">
+          <View style={styles.place}>
+            <Words style={styles.grow}>{label}</Words>
+            <Words size="strong" tone={fitness.verdict === 'unfit' ? 'bad' : fitness.verdict === 'fit' ? 'good' : 'ink'}>
+              {VERDICTS[fitness.verdict]}
+            </Words>
+          </View>
+          <Words size="small" tone="soft">
+            {[fitness.verdict === 'fit' ? '' : fitness.sentence, `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`].filter(Boolean).join(' ')}
+          </Words>
+        </View>
+      );
+    })}
+    <View role="listitem">
+      <View style={styles.place}>
+        <Words style={styles.grow}>Near food or its soil, outdoors</Words>
+        <Words size="strong">{VERDICTS[nearFood(material).verdict]}</Words>
+      </View>
+      <Words size="small" tone="soft">
+        {nearFood(material).sentence}
+      </Words>
+    </View>
+    <Words size="small" tone="soft">
+      How long it stands is a rule of thumb, from memory. A finish that is kept up adds to it outdoors.
+    </Words>
+  </View>
+); // prettier-ignore
+
+const nearFood = (material: Material) =>
+  fitnessOf(material, { exposure: 'outdoors', nearFood: true, treatedNearFood: 'avoid' });
+
+const readPercent = (text: string): Result<number> => {
+  const percent = parseDecimal(text.replace('%', ''));
+  if (!percent.ok) return percent;
+  return percent.value <= 100 ? ok(percent.value / 100) : fail('number', 'At most 100 percent.');
+};
+
+const readDensity = (text: string): Result<number> => {
+  const density = parseDecimal(text);
+  if (!density.ok) return density;
+  return density.value > 0 && density.value <= 3
+    ? density
+    : fail('number', 'Wood lies between 0.1 and 1.3; water is 1.');
+};
+
+const styles = StyleSheet.create({
+  places: { gap: 8 },
+  place: { flexDirection: 'row', gap: 12 },
+  grow: { flex: 1 },
+  note: { marginTop: 4 },
+});

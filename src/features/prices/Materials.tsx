@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import type { Book } from '@/core/project';
+import { fitnessOf, lifeOf, materialOf, nameKey, type Exposure, type Material } from '@/core/wood';
+import { Button, Row, TextField, Words } from '@/ui';
+import type { Desk } from './desk';
+
+/** Names of the materials of a book: those on sale, and those of which the user said something. */
+export const materialsOf = (book: Book): string[] => {
+  const names = new Map(Object.values(book.materials ?? {}).map(({ name }) => [nameKey(name), name] as const));
+  for (const { item } of Object.values(book.prices))
+    if (item.material.trim() !== '' && !names.has(nameKey(item.material))) names.set(nameKey(item.material), item.material.trim());
+  return [...names.values()].sort((a, b) => a.localeCompare(b));
+}; // prettier-ignore
+
+export const PLACES: { value: Exposure; label: string }[] = [
+  { value: 'indoors', label: 'Indoors, dry' },
+  { value: 'damp', label: 'Indoors, damp' },
+  { value: 'outdoors', label: 'Outdoors, off the ground' },
+  { value: 'ground', label: 'In contact with the ground' },
+];
+
+/** Where a material is fit without more ado, in a line. */
+export const fitWords = (material: Material): string => {
+  const fit = PLACES.filter(({ value }) => fitnessOf(material, { exposure: value, nearFood: false, treatedNearFood: 'avoid' }).verdict === 'fit');
+  return fit.length === PLACES.length ? 'fit anywhere' : fit.length === 0 ? 'wants a finish anywhere' : `fit ${fit.map(({ label }) => label.toLowerCase()).join('; ')}`;
+}; // prettier-ignore
+
+/** `10 to 20 years`. */
+export const lifeWords = (material: Material, exposure: Exposure): string => {
+  const { low, high } = lifeOf(material, exposure, false);
+  return `${low} to ${high} years`;
+};
+
+/** Every material of the book: what its name stands for, and where it is fit. A press shows the rest. */
+export const Materials = ({ desk: { book }, onOpen }: { desk: Desk; onOpen: (name: string) => void }) => {
+  const [name, setName] = useState('');
+  const add = () => {
+    if (name.trim() === '') return;
+    onOpen(name.trim());
+    setName('');
+  };
+  return (
+    <View>
+      <View style={styles.add}>
+        <View style={styles.grow}>
+          <TextField label="Another material, as its tag says" value={name} onChange={setName} onSubmitEditing={add} />
+        </View>
+        <Button mode="outlined" icon="add" onPress={add} disabled={name.trim() === ''}>
+          Add
+        </Button>
+      </View>
+      {materialsOf(book).map((each) => {
+        const known = materialOf(each, book.materials);
+        const words = [known.species, known.treatment, known.grade].filter(Boolean).join(' · ');
+        return (
+          <Row key={each} label={`Look at ${each}`} onPress={() => onOpen(each)} style={styles.row}>
+            <View style={styles.line}>
+              <View style={styles.grow}>
+                <Words size="strong">{each}</Words>
+                <Words size="small" tone="soft">
+                  {words}
+                </Words>
+              </View>
+              <Words size="small" tone="soft" align="right" style={styles.fit}>
+                {fitWords(known)}
+              </Words>
+            </View>
+          </Row>
+        );
+      })}
+    </View>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  add: { flexDirection: 'row', gap: 10, alignItems: 'center', paddingHorizontal: 16, paddingBottom: 12 },
+  grow: { flex: 1 },
+  row: { paddingHorizontal: 16, paddingVertical: 10 },
+  line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
+  fit: { maxWidth: '52%' },
+});

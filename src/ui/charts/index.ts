@@ -1,0 +1,3 @@
+/** The charts, in a file of their own that is fetched when one is first drawn. */
+export * from './BarsChart';
+export * from './HistoryChart';
