@@ -1,6 +1,6 @@
 import type { ErrorObject } from 'ajv';
 import {
-  bookFromJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, schemaProblems,
+  bookFromJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, rackToJson, schemaProblems,
   validateBookRecord, validateProjectRecord, validateSettingsRecord,
   type Book, type Change, type History, type JsonBook, type JsonMeasure, type JsonProject, type JsonPurchase, type Measure, type Project,
 } from '@/core/project'; // prettier-ignore
@@ -124,6 +124,7 @@ const newestWithin = (changes: Change[]): Change[] => {
 export const packBook = ({ book, revision, history }: BookRecord): string =>
   `${BOOK_HEAD} ${revision} ${packColumns(book, {
     ...(book.materials ? { materials: Object.values(book.materials) } : {}),
+    ...(book.rack ? { rack: rackToJson(book.rack) } : {}),
     history: { past: newestWithin(history.past), future: newestWithin(history.future) },
   })}`;
 
@@ -138,8 +139,11 @@ export const unpackBook = (text: string): Result<BookRecord> => {
   type Kept = Omit<BookRecord, 'book'> & JsonBook;
   const kept = packed ? unpackPacked<Kept>(packed) : unpack<Kept>(text, validateBookRecord);
   if (!kept.ok) return kept;
-  const { stores, prices, materials, ...record } = kept.value;
-  return ok({ ...record, book: bookFromJson({ stores, prices, ...(materials ? { materials } : {}) }) });
+  const { stores, prices, materials, rack, ...record } = kept.value;
+  return ok({
+    ...record,
+    book: bookFromJson({ stores, prices, ...(materials ? { materials } : {}), ...(rack ? { rack } : {}) }),
+  });
 };
 
 const BOOK_HEAD = 'billet-book 2';

@@ -39,6 +39,7 @@ export const candidatesFor = (project: Project, book: Book): Candidate[] => [
   ...shorter(project, book),
   ...aLittleShort(project),
   ...carried(project),
+  ...fromRack(project, book),
   ...several(project),
   ...later(project),
 ];
@@ -149,6 +150,21 @@ const carried = ({ settings }: Project): Candidate[] =>
           changes: [{ type: 'editSettings', fields: { maxCarryLength: null, maxCarryWidth: null } }],
           catch: (before, after) =>
             `${capital(buysDifference(before.plan, after.plan))} Someone must bring them.`,
+        },
+      ]
+    : [];
+
+/** Offcuts and hardware on the rack, where the project leaves them there. */
+const fromRack = (project: Project, book: Book): Candidate[] =>
+  project.leavesRack && Object.keys(book.rack ?? {}).length > 0
+    ? [
+        {
+          kind: 'rack',
+          of: 'rack',
+          title: 'Use what is on the rack',
+          changes: [{ type: 'editProject', fields: { leavesRack: false } }],
+          catch: (before, after) =>
+            `${capital(buysDifference(before.plan, after.plan))} It is then not there for another project.`,
         },
       ]
     : [];

@@ -45,6 +45,7 @@ export const proposalsFor = (project: Project, book: Book, plan: Plan | null): P
     ]),
     ...storeSets(project, book, offers, plan),
     ...ripping(project, book, offers),
+    ...rackFirst(project, book),
   ];
   return distinct(all, project, book);
 };
@@ -197,6 +198,13 @@ const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
     : []; // prettier-ignore
 };
 
+/** With what is on the rack used first, or left there. */
+const rackFirst = ({ leavesRack }: Project, book: Book): Draft[] => {
+  if (Object.keys(book.rack ?? {}).length === 0) return [];
+  const [name, isLeft] = leavesRack ? ['The rack first', false] : ['Without the rack', true];
+  return [{ id: `rack:${isLeft}`, name, groupId: null, changes: [{ type: 'editProject', fields: { leavesRack: isLeft } }] }];
+}; // prettier-ignore
+
 /** Those that change something, each outcome once, the first name of it; with what can be said against it. */
 const distinct = (drafts: Draft[], project: Project, book: Book): Proposal[] => {
   const seen = new Set([contentOf(project)]);
@@ -221,7 +229,23 @@ const worstBrought = (made: Project, project: Project, book: Book): Verdict => {
 }; // prettier-ignore
 
 /** What of a project decides what it costs. */
-const contentOf = ({ groups, extras, settings, excludedStores, builds, variables }: Project): string =>
-  JSON.stringify([groups, extras, settings, [...excludedStores].sort(), builds, variables]);
+const contentOf = ({
+  groups,
+  extras,
+  settings,
+  excludedStores,
+  builds,
+  variables,
+  leavesRack,
+}: Project): string =>
+  JSON.stringify([
+    leavesRack ?? false,
+    groups,
+    extras,
+    settings,
+    [...excludedStores].sort(),
+    builds,
+    variables,
+  ]);
 
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

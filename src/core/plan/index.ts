@@ -1,5 +1,5 @@
 export * from './types';
-export { ownedOf, planInput, type PlanInput, type StoreTerms, type Owned } from './input';
+export { ownedOf, planInput, rackFor, type PlanInput, type StoreTerms, type Owned } from './input';
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';

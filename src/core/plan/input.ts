@@ -7,6 +7,7 @@ import type {
   Project,
   Purchase,
   PurchaseLine,
+  RackEntry,
   ResolvedPart,
   Store,
 } from '../project';
@@ -92,7 +93,10 @@ const makeInput = (project: Project, book: Book): PlanInput => {
         ),
       )
       .sort((a, b) => (a.id < b.id ? -1 : 1)),
-    owned: project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
+    owned: [
+      ...project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
+      ...rackFor(project, book).map(({ item, quantity }) => ownedOf(item, quantity, 0)),
+    ],
     settings: project.settings,
     problems: problems.map(({ partId, place, sentence }) => ({
       code: 'part',
@@ -102,6 +106,10 @@ const makeInput = (project: Project, book: Book): PlanInput => {
     })),
   };
 };
+
+/** What is on the rack for a project to use. */
+export const rackFor = (project: Project, book: Book): RackEntry[] =>
+  project.leavesRack ? [] : Object.values(book.rack ?? {});
 
 const termsOf = (
   { id, name, trip, taxFree, taxRate, discount, cuts, shipping }: Store,

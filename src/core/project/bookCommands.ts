@@ -1,6 +1,6 @@
 import { nameKey, type Material } from '../wood';
 import { change, type Change } from './history';
-import type { Book, Price, Store } from './types';
+import type { Book, Price, RackEntry, Store } from './types';
 
 /** Every way in which the price book changes. */
 export type BookCommand =
@@ -11,6 +11,8 @@ export type BookCommand =
   /** What the user says of a material; before that it was taken by the words in its name. */
   | { type: 'putMaterial'; material: Material }
   | { type: 'removeMaterial'; name: string }
+  | { type: 'putOnRack'; entries: RackEntry[] }
+  | { type: 'takeFromRack'; ids: string[] }
   | { type: 'clear' };
 
 /** Applies one command to the book. Null when it changes nothing. Deleting a store deletes its prices. */
@@ -44,6 +46,15 @@ export const applyToBook = (
       case 'removeMaterial':
         if (draft.materials) delete draft.materials[nameKey(command.name)];
         return;
+      case 'putOnRack':
+        draft.rack = {
+          ...draft.rack,
+          ...Object.fromEntries(command.entries.map((entry) => [entry.id, entry])),
+        };
+        return;
+      case 'takeFromRack':
+        for (const id of command.ids) if (draft.rack) delete draft.rack[id];
+        return;
       case 'clear':
         draft.stores = {};
         draft.prices = {};
@@ -66,6 +77,14 @@ const label = (book: Book, command: BookCommand): string => {
       return `material ${command.material.name}`;
     case 'removeMaterial':
       return `what was said of ${command.name}`;
+    case 'putOnRack':
+      return command.entries.length === 1
+        ? 'put something on the rack'
+        : `put ${command.entries.length} things on the rack`;
+    case 'takeFromRack':
+      return command.ids.length === 1
+        ? 'take something off the rack'
+        : `take ${command.ids.length} things off the rack`;
     case 'clear':
       return 'delete all stores and prices';
   }

@@ -1,6 +1,6 @@
 import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
 import { nameKey, type Material } from '../wood';
-import type { Book, Measure, PlanSettings, Price, Project, Purchase, Store } from './types';
+import type { Book, Measure, PlanSettings, Price, Project, Purchase, RackEntry, Store } from './types';
 
 /** A measure in JSON: as it was written, and in millimetres. */
 export interface JsonMeasure {
@@ -23,6 +23,7 @@ export type JsonProject = Json<Omit<Project, 'purchases' | 'variables' | 'extras
 export type JsonPurchase = Json<Purchase>;
 export type JsonStore = Json<Store>;
 export type JsonPrice = Json<Price>;
+export type JsonRackEntry = Json<RackEntry>;
 export type JsonSettings = Json<PlanSettings>;
 
 const isMeasure = (value: object): value is Measure => 'text' in value && 'ticks' in value;
@@ -128,6 +129,9 @@ export const bookFromJson = (json: JsonBook): Book => ({
   ...(json.materials && json.materials.length > 0
     ? { materials: Object.fromEntries(json.materials.map((one) => [nameKey(one.name), one])) }
     : {}),
+  ...(json.rack && json.rack.length > 0
+    ? { rack: Object.fromEntries(json.rack.map((entry) => [entry.id, measuresIn<RackEntry>(entry)])) }
+    : {}),
   stores: Object.fromEntries(json.stores.map((store) => [store.id, storeFromJson(store)])),
   prices: Object.fromEntries(json.prices.map((price) => [price.id, priceFromJson(price)])),
 });
@@ -137,7 +141,10 @@ export interface JsonBook {
   stores: JsonStore[];
   prices: JsonPrice[];
   materials?: Material[];
+  rack?: JsonRackEntry[];
 }
+
+export const rackToJson = (rack: Book['rack']): JsonRackEntry[] => Object.values(rack ?? {}).map(measuresOut);
 
 /** A measure and a part as JSON has them, for records other than projects. */
 export const measureToJson = (measure: Measure): JsonMeasure => ({

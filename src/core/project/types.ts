@@ -66,6 +66,8 @@ export interface Project {
   /** Ids of stores that this project does not use. */
   excludedStores: string[];
   purchases: Purchase[];
+  /** What is on the rack is left for other projects; absent: it is used. */
+  leavesRack?: boolean;
   /** Absent: `avoid`. */
   treatedNearFood?: TreatedNearFood;
   /** The columns of its comparison; absent: those that Billet proposes. */
@@ -93,6 +95,7 @@ type ProjectFields = Pick<
   | 'settings'
   | 'fastenerSpare'
   | 'treatedNearFood'
+  | 'leavesRack'
   | 'readyMade'
   | 'work'
 >;
@@ -210,10 +213,22 @@ export interface Price {
   extra?: Record<string, string>;
 }
 
+/** Something that is owned: an offcut, a board, hardware left over. */
+export interface RackEntry {
+  id: string;
+  item: Item;
+  /** Pieces. */
+  quantity: number;
+  /** The project it is left from; blank: none. */
+  from: string;
+}
+
 /** The stores and their prices, shared by all projects. By id, so that changes to different rows never collide. */
 export interface Book {
   stores: Record<string, Store>;
   prices: Record<string, Price>;
+  /** What is there already, for any project to use; absent: nothing. By id. */
+  rack?: Record<string, RackEntry>;
   /** Materials that the user added or changed; absent: none. */
   materials?: OwnMaterials;
 }

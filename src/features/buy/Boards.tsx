@@ -3,8 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
 import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
-import { partLetters, type Project } from '@/core/project';
-import { nameKey, woodTone } from '@/core/wood';
+import { partLetters, tagName, type Project } from '@/core/project';
+import { nameKey, woodTone, type OwnMaterials } from '@/core/wood';
 import { Band, Button, LayoutDrawing, Row, Segments, useInk, Words } from '@/ui';
 
 const ZOOMS = [
@@ -21,7 +21,16 @@ interface Numbered {
 }
 
 /** Every board and sheet to scale with its cuts, by section and material; like ones once, with their count. */
-export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
+export const Boards = ({
+  project,
+  plan,
+  own,
+}: {
+  project: Project;
+  plan: Plan;
+  /** What the user says of materials. */
+  own: OwnMaterials | undefined;
+}) => {
   const [zoom, setZoom] = useState<Zoom>('1');
   const [chosen, setChosen] = useState<{ partId: string; number: number } | null>(null);
   const groups = new Map<string, Numbered[]>();
@@ -56,6 +65,7 @@ export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
                 zoom={Number(zoom)}
                 project={project}
                 plan={plan}
+                own={own}
                 chosen={chosen}
                 onChoose={(partId) => choose(partId, number)}
               />
@@ -67,6 +77,14 @@ export const Boards = ({ project, plan }: { project: Project; plan: Plan }) => {
   );
 };
 
+/** Where a board that is there already is from. */
+const ownedWords = (name: string, { purchases }: Project): string => {
+  const isBought = purchases.some(({ lines }) =>
+    lines.some(({ item }) => nameKey(tagName(item)) === nameKey(name)),
+  );
+  return isBought ? 'bought' : 'from the rack';
+};
+
 interface DrawnProps {
   layout: Layout;
   number: number;
@@ -74,18 +92,19 @@ interface DrawnProps {
   zoom: number;
   project: Project;
   plan: Plan;
+  own: OwnMaterials | undefined;
   chosen: { partId: string; number: number } | null;
   onChoose: (partId: string) => void;
 }
 
-const Drawn = ({ layout, number, longest, zoom, project, plan, chosen, onChoose }: DrawnProps) => {
+const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onChoose }: DrawnProps) => {
   const ink = useInk();
   const { unit } = project;
   const letters = partLetters(project);
   const noun = layout.kind === 'sheet' ? 'Sheet' : 'Board';
   const size =
     layout.kind === 'sheet' ? sides(layout.length, layout.width, unit) : formatStockLength(layout.length, unit);
-  const from = 'owned' in layout.source ? 'bought' : layout.source.store;
+  const from = 'owned' in layout.source ? ownedWords(layout.source.owned, project) : layout.source.store;
   const pieces = layout.pieces.map((piece, index) => ({
     key: `${index}`,
     partId: piece.partId,
@@ -118,14 +137,14 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, chosen, onChoose 
         width={layout.width}
         longest={longest}
         zoom={zoom}
-        color={ink.wood[woodTone(layout.material)]}
+        color={ink.wood[woodTone(layout.material, own)]}
         pieces={pieces}
         offcuts={offcuts}
         onPiece={(key) => onChoose(pieces[Number(key)]?.partId ?? '')}
         label={`${size} ${layout.material}: ${pieces.map((piece) => `${piece.name} ${piece.size}`).join(', ')}, ${left}`}
       />
       <View style={styles.kinds}>
-        {kinds.map(({ partId, name, size: own }) => {
+        {kinds.map(({ partId, name, size: length }) => {
           const count = pieces.filter((piece) => piece.partId === partId).length;
           return (
             <Button
@@ -135,7 +154,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, chosen, onChoose 
               onPress={() => onChoose(partId)}
               accessibilityLabel={`${name}: where its pieces are`}
             >
-              {`${name} ${own}${count > 1 ? ` × ${count}` : ''}`}
+              {`${name} ${length}${count > 1 ? ` × ${count}` : ''}`}
             </Button>
           );
         })}

@@ -47,7 +47,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
     );
   const boards = shown ? (
     <>
-      <Boards project={project} plan={shown} />
+      <Boards project={project} plan={shown} own={book.materials} />
       {shown.short.length > 0 ? <Short plan={shown} unit={project.unit} /> : null}
     </>
   ) : null;

@@ -1,6 +1,6 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Project } from '@/core/project';
-import { Button, Stamp, useInk, Words } from '@/ui';
+import { Button, IconAction, Stamp, useInk, Words } from '@/ui';
 import { Against, EvenWords, FitWords } from './Cards';
 import { problemOf, type Column } from './columns';
 import { ROWS, standing } from './rows';
@@ -28,16 +28,21 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
           <View role="columnheader" style={styles.label} />
           {columns.map((column) => (
             <View key={column.id} role="columnheader" style={[cell(column), styles.head]}>
-              <Words size="small" tone="soft">
-                {column.letter}
-              </Words>
+              <View style={styles.top}>
+                <Words size="small" tone="soft" style={styles.letter}>
+                  {column.letter}
+                </Words>
+                {column.isChosen ? null : (
+                  <IconAction icon="close" label={`Take out ${column.name}`} onPress={() => onRemove(column)} />
+                )}
+              </View>
               <Words size="strong">{column.name}</Words>
               {column.isChosen ? (
                 <View style={styles.stamp}>
                   <Stamp text="chosen" />
                 </View>
               ) : (
-                <View style={styles.buttons}>
+                <View style={styles.choose}>
                   <Button
                     mode="outlined"
                     compact
@@ -46,14 +51,6 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
                     onPress={() => onChoose(column)}
                   >
                     Choose
-                  </Button>
-                  <Button
-                    mode="text"
-                    compact
-                    accessibilityLabel={`Take out ${column.name}`}
-                    onPress={() => onRemove(column)}
-                  >
-                    Take out
                   </Button>
                 </View>
               )}
@@ -121,6 +118,8 @@ const styles = StyleSheet.create({
   },
   head: { justifyContent: 'flex-start' },
   stamp: { alignSelf: 'flex-start', marginTop: 8 },
-  buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginTop: 'auto', marginLeft: -4 },
+  top: { flexDirection: 'row', alignItems: 'center', minHeight: 44, marginRight: -10 },
+  letter: { flex: 1 },
+  choose: { marginTop: 'auto', alignSelf: 'flex-start' },
   medium: { fontFamily: 'PlexMedium' },
 });

@@ -112,18 +112,19 @@ export const GroupForm = ({
         options={YES_NO}
         onChange={(value) => edit({ nearFood: value === 'yes' })}
       />
-      <MaterialField
-        label="Materials, the best liked first"
-        materials={group.materials}
-        book={book}
-        kind={null}
-        blank="Blank: any. A part can have its own."
-        onChange={(materials) => edit({ materials })}
-      />
       <FitNotes
         project={project}
         book={book}
         groupId={groupId}
+        onChange={(materials) => edit({ materials })}
+      />
+      <MaterialField
+        label="Materials, the best liked first"
+        materials={group.materials}
+        book={book}
+        currency={project.currency}
+        kind={null}
+        blank="Blank: any. A part can have its own."
         onChange={(materials) => edit({ materials })}
       />
       <Options open={open} group={group} />

@@ -110,7 +110,8 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
             onChange={setName}
             error={isTaken ? `There is a group ${name.trim()} already; give it another name.` : null}
           />
-          <MaterialField label="Materials, the best liked first" materials={materials} book={book} kind={null} blank="Blank: any." onChange={setMaterials} />
+          <MaterialField label="Materials, the best liked first" materials={materials} book={book}
+            currency={project.currency} kind={null} blank="Blank: any." onChange={setMaterials} />
           <Choice
             label="Where it stands"
             value={exposure ?? (shown.ok ? shown.value.group.exposure : 'indoors')}

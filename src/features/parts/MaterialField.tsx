@@ -9,15 +9,17 @@ interface Props {
   materials: string[];
   book: Book;
   kind: Kind | null;
+  /** Of the project: what is sold in another is no choice. */
+  currency: string;
   /** What no material means here. */
   blank: string;
   onChange: (materials: string[]) => void;
 }
 
 /** Materials as text, and those that have a price one tap away. */
-export const MaterialField = ({ label, materials, book, kind, blank, onChange }: Props) => {
+export const MaterialField = ({ label, materials, book, kind, currency, blank, onChange }: Props) => {
   const ink = useInk();
-  const known = knownMaterials(book, kind);
+  const known = knownMaterials(book, kind, currency);
   const isIn = (name: string) => materials.some((material) => nameKey(material) === nameKey(name));
   const toggle = (name: string) =>
     onChange(
@@ -56,10 +58,14 @@ export const MaterialField = ({ label, materials, book, kind, blank, onChange }:
 };
 
 /** The materials that have a price, of one kind or of all that is cut. */
-const knownMaterials = (book: Book, kind: Kind | null): string[] => {
+const knownMaterials = (book: Book, kind: Kind | null, currency: string): string[] => {
   const names = new Map<string, string>();
-  for (const { item } of Object.values(book.prices))
-    if (item.material !== '' && (kind === null || item.kind === kind))
+  for (const { item, storeId } of Object.values(book.prices))
+    if (
+      item.material !== '' &&
+      book.stores[storeId]?.currency === currency &&
+      (kind === null || item.kind === kind)
+    )
       names.set(nameKey(item.material), item.material);
   return [...names.values()].sort();
 };

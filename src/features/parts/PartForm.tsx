@@ -143,6 +143,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
             label="Materials, the best liked first"
             materials={part.materials}
             book={book}
+            currency={project.currency}
             kind={part.kind}
             blank={
               home.materials.length > 0 ? `Blank: as the group, ${home.materials.join(' or ')}` : 'Blank: any'

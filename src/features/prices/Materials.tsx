@@ -20,11 +20,19 @@ export const PLACES: { value: Exposure; label: string }[] = [
   { value: 'ground', label: 'In contact with the ground' },
 ];
 
-/** Where a material is fit without more ado, in a line. */
+/** The hardest place for which a material is fit without more ado. */
 export const fitWords = (material: Material): string => {
   const fit = PLACES.filter(({ value }) => fitnessOf(material, { exposure: value, nearFood: false, treatedNearFood: 'avoid' }).verdict === 'fit');
-  return fit.length === PLACES.length ? 'fit anywhere' : fit.length === 0 ? 'wants a finish anywhere' : `fit ${fit.map(({ label }) => label.toLowerCase()).join('; ')}`;
+  const hardest = fit.at(-1)?.value;
+  return hardest === undefined ? 'wants a finish anywhere' : FIT_WORDS[hardest];
 }; // prettier-ignore
+
+const FIT_WORDS: Record<Exposure, string> = {
+  indoors: 'fit indoors',
+  damp: 'fit where it is damp',
+  outdoors: 'fit outdoors',
+  ground: 'fit in the ground',
+};
 
 /** `10 to 20 years`. */
 export const lifeWords = (material: Material, exposure: Exposure): string => {

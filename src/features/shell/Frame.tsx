@@ -17,7 +17,12 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
   const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
   const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: path === href });
   return {
-    top: [place('Projects', '/'), place('Price book', '/prices'), place('Settings', '/settings')],
+    top: [
+      place('Projects', '/'),
+      place('Price book', '/prices'),
+      place('Rack', '/rack'),
+      place('Settings', '/settings'),
+    ],
     inProject: project
       ? ['Parts', 'Prices', 'Compare', 'Buy'].map((name) =>
           place(name, `/project/${id}/${name.toLowerCase()}`),
@@ -54,8 +59,9 @@ export const Frame = ({ children }: { children: ReactNode }) => {
             Billet
           </Words>
         </View>
-        <RailLink {...(top[0] as Place)} />
-        <RailLink {...(top[1] as Place)} />
+        {top.slice(0, -1).map((place) => (
+          <RailLink key={place.name} {...place} />
+        ))}
         {projectName ? (
           <View style={styles.railProject}>
             <Words size="small" style={[styles.railName, { color: ink.wood.softwood }]} numberOfLines={2}>
@@ -67,7 +73,7 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           </View>
         ) : null}
         <View style={styles.main} />
-        <RailLink {...(top[2] as Place)} />
+        <RailLink {...(top.at(-1) as Place)} />
       </View>
       <View style={styles.main} role="main">
         {children}

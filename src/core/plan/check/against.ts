@@ -1,4 +1,5 @@
 import { resolve, type Book, type Item, type Project } from '../../project';
+import { rackFor } from '../input';
 import type { CheckAgainst } from './types';
 
 /** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
@@ -18,6 +19,7 @@ export const againstProject = (
     ...project.purchases.flatMap(({ lines }) =>
       lines.map(({ item, pack, quantity }) => ({ item, quantity: pack * quantity })),
     ),
+    ...rackFor(project, book).map(({ item, quantity }) => ({ item, quantity })),
     ...owned,
   ],
   settings: project.settings,

@@ -1,0 +1,114 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import { readQuickLine } from '@/core/formats';
+import type { LengthUnit } from '@/core/measure';
+import { tagName, type Item, type RackEntry } from '@/core/project';
+import { fail, ok, type Result } from '@/core/result';
+import { newId, notify, useOpenBook, useSettings } from '@/data';
+import { Band, Button, Columns, IconAction, Row, TextField, Words } from '@/ui';
+
+/** What is owned already, and need not be bought: offcuts, boards, sheets, hardware. */
+export const RackPlace = () => {
+  const open = useOpenBook();
+  const { settings } = useSettings();
+  if (!open) return <ActivityIndicator style={styles.wait} aria-label="Reading the rack" />;
+  return <Rack {...open} unit={settings.unit} />;
+};
+
+/** Reads `3 2x4 31 1/2 treated`, `1 3/4 24 x 36 birch ply` or `40 deck screws`. Problems: `quick`, `material`. */
+const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>> => {
+  const line = readQuickLine(text, unit);
+  if (!line.ok) return line;
+  const { part, tokens } = line.value;
+  const name = tokens.find(({ role }) => role === 'name')?.text ?? '';
+  const item: Item = {
+    kind: part.kind,
+    name: part.kind === 'hardware' ? name : '',
+    section: part.section,
+    length: part.length,
+    width: part.width,
+    material: part.kind === 'hardware' ? '' : (part.materials[0] ?? name),
+  };
+  if (part.kind !== 'hardware' && item.material === '')
+    return fail('material', 'Of what wood? Write its material behind the length, such as treated.');
+  return ok({ item, quantity: part.quantity, from: '' });
+};
+
+const Rack = ({
+  book,
+  runOnBook,
+  undo,
+  unit,
+}: NonNullable<ReturnType<typeof useOpenBook>> & { unit: LengthUnit }) => {
+  const [text, setText] = useState('');
+  const [isTried, setIsTried] = useState(false);
+  const entries = Object.values(book.rack ?? {}).sort((a, b) =>
+    tagName(a.item).localeCompare(tagName(b.item)),
+  );
+  const read = readEntry(text, unit);
+  const add = () => {
+    setIsTried(true);
+    if (!read.ok) return;
+    runOnBook({ type: 'putOnRack', entries: [{ ...read.value, id: newId() }] });
+    setText('');
+    setIsTried(false);
+  };
+  const remove = (entry: RackEntry) => {
+    runOnBook({ type: 'takeFromRack', ids: [entry.id] });
+    notify({
+      text: `${tagName(entry.item)} is off the rack.`,
+      action: { label: 'Undo', run: undo },
+    });
+  };
+  const example = unit === 'in' ? '3 2x4 31 1/2 treated' : '3 45x145 800 larch';
+  return (
+    <Columns>
+      <View style={styles.head}>
+        <Words size="headline">Rack</Words>
+        <Words tone="soft">What is here already costs nothing more, and every plan uses it first where that is cheapest.</Words>
+      </View>
+      <View style={styles.add}>
+        <View style={styles.grow}>
+          <TextField
+            label="Put on the rack: how many, section, length, material"
+            placeholder={example}
+            value={text}
+            onChange={setText}
+            onSubmitEditing={add}
+            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            help={read.ok ? `${read.value.quantity} × ${tagName(read.value.item)}` : `Such as ${example}; hardware: 40 deck screws.`}
+          />
+        </View>
+        <Button mode="outlined" onPress={add}>
+          Add
+        </Button>
+      </View>
+      {entries.length === 0 ? <Words style={styles.pad}>Nothing is on it yet.</Words> : <Band title="On the rack" note={`${entries.length} ${entries.length === 1 ? 'thing' : 'things'}`} />}
+      <View role="list" aria-label="On the rack">
+        {entries.map((entry) => (
+          <View key={entry.id} role="listitem">
+            <Row style={styles.row}>
+              <View style={styles.line}>
+                <Words size="strong" style={styles.count}>{`${entry.quantity} ×`}</Words>
+                <Words style={styles.grow}>{tagName(entry.item)}</Words>
+                <IconAction icon="delete" label={`Take ${tagName(entry.item)} off the rack`} onPress={() => remove(entry)} />
+              </View>
+            </Row>
+          </View>
+        ))}
+      </View>
+    </Columns>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 80 },
+  head: { padding: 16, gap: 4 },
+  add: { flexDirection: 'row', gap: 10, alignItems: 'flex-start', paddingHorizontal: 16, paddingBottom: 16 },
+  grow: { flex: 1 },
+  pad: { paddingHorizontal: 16 },
+  row: { paddingLeft: 16, paddingRight: 8, paddingVertical: 4 },
+  line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
+  count: { minWidth: 40 },
+});
