@@ -35,6 +35,10 @@ const checkedPlan = (made: PlanInput, against: CheckAgainst, by: Solver, seconds
 
 /** What the worker can be asked for. */
 const comparer = {
+  /** Loads the solver. */
+  ready: async (): Promise<void> => {
+    await loaded();
+  },
   /** The best plan within the time. Throws where it did not pass its check. */
   plan: async (input: PlanInput, against: CheckAgainst): Promise<Plan> => {
     const plan = checkedPlan(input, against, await loaded(), TIME_LIMIT);

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { freshMaterials, type BreakEven, type Proposal, type Saving } from '@/core/compare';
@@ -6,7 +6,7 @@ import type { Minor } from '@/core/measure';
 import type { Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
-import { inPool } from './pool';
+import { inPool, warmPool } from './pool';
 
 /** Plans come before what is told of them. */
 const RANKS = { proposals: 0, plan: 1, breakEven: 2, ways: 3 };
@@ -81,7 +81,8 @@ const useAskedInTurn = (project: Project, book: Book, alternatives: Alternative[
       const one = askedOf(withChanges(project, alternative.changes), book);
       fingerprint(one.input);
       asked.push(one);
-      setHeld({ of: [project, book, alternatives], asked: [...asked] });
+      // Drawn when there is time: the next may be there by then.
+      startTransition(() => setHeld({ of: [project, book, alternatives], asked: [...asked] }));
       timer = setTimeout(step, 0);
     };
     timer = setTimeout(step, 0);
@@ -168,4 +169,14 @@ export const useKeepPlan = (): ((
     if (plan.status === 'proved')
       client.setQueryData(bestKey(askedOf(withChanges(project, changes), book)), plan);
   };
+};
+
+/** A moment after a project is opened, a worker is made ready for what may be compared. */
+const SOON = 1200;
+
+export const useReadyToCompare = (): void => {
+  useEffect(() => {
+    const timer = setTimeout(warmPool, SOON);
+    return () => clearTimeout(timer);
+  }, []);
 };

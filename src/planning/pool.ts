@@ -66,3 +66,9 @@ export const inPool = <T>(
     waiting.splice(place < 0 ? waiting.length : place, 0, job);
     next();
   });
+
+/** Has a worker at hand with its solver loaded, before it is asked for anything. */
+export const warmPool = (): void => {
+  if (idle.length + busy > 0) return;
+  void inPool(0, new AbortController().signal, (comparer) => comparer.ready()).catch(() => undefined);
+};

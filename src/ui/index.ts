@@ -22,3 +22,4 @@ export * from './Faults';
 export * from './ActionMenu';
 export * from './Button';
 export * from './Cautions';
+export * from './later';

@@ -1,14 +1,25 @@
-import { lazy, Suspense, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
 import type { OpenProject } from '@/data';
-import { useInk } from '@/ui';
+import { later, useInk } from '@/ui';
 import { barsOf, type Column } from './columns';
 
-const BarsChart = lazy(async () => ({ default: (await import('@/ui/charts')).BarsChart }));
+const BarsChart = later(async () => (await import('@/ui/charts')).BarsChart);
+void BarsChart.ready();
+
+const NONE: Column[] = [];
 
 /** What each way comes to at the till, against the target line: its woods at the foot, the rest on top. */
-export const Chart = ({ columns, open: { project, book } }: { columns: Column[]; open: OpenProject }) => {
+export const Chart = ({
+  columns: all,
+  open: { project, book },
+}: {
+  columns: Column[];
+  open: OpenProject;
+}) => {
+  // After the words, which say more.
+  const columns = useDeferredValue(all, NONE);
   const ink = useInk();
   const [width, setWidth] = useState(0);
   const colorOf = (material: string | null) =>
@@ -27,15 +38,13 @@ export const Chart = ({ columns, open: { project, book } }: { columns: Column[];
   return (
     <View style={styles.chart} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       {width > 0 ? (
-        <Suspense fallback={null}>
-          <BarsChart
-            bars={bars}
-            legend={legend}
-            currency={project.currency}
-            target={project.target}
-            width={width}
-          />
-        </Suspense>
+        <BarsChart
+          bars={bars}
+          legend={legend}
+          currency={project.currency}
+          target={project.target}
+          width={width}
+        />
       ) : null}
     </View>
   );

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { outcomeOf, usualProposals, type Proposal, type Saving } from '@/core/compare';
@@ -28,6 +28,8 @@ const VIEWS = [
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
+const NONE: Column[] = [];
+
 /** Columns beside the choice, at most; and as many as are proposed where none were picked. */
 const MOST_ALTERNATIVES = 11;
 const PROPOSED = 5;
@@ -36,7 +38,9 @@ const Compare = ({ open }: { open: OpenProject }) => {
   const { project, book, run, undo } = open;
   const isWide = useIsWide();
   const view = usePlan(project, book);
-  const [shown, setShown] = useState<ViewName>('ways');
+  const [asked, setShown] = useState<ViewName>('ways');
+  // The tab answers at once, and what it opens follows.
+  const shown = useDeferredValue<ViewName | null>(asked, null);
   const [isAdding, setIsAdding] = useState(false);
   const keepPlan = useKeepPlan();
   const proposals = useProposals(project, book, view.plan);
@@ -44,7 +48,8 @@ const Compare = ({ open }: { open: OpenProject }) => {
     (): Alternative[] => project.alternatives ?? usualProposals(proposals ?? [], PROPOSED).map(asAlternative),
     [project.alternatives, proposals],
   );
-  const columns = useColumns(open, view, alternatives);
+  // What arrives is drawn between what is touched, never before it.
+  const columns = useDeferredValue(useColumns(open, view, alternatives), NONE);
   const base = view.doing === null && !view.isStale ? view.plan : null;
   const ways = useWaysToSave(project, book, base);
   const outcome = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
@@ -103,7 +108,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
   };
   return (
     <Columns detail={detail} width={isWide && shown === 'ways' ? 'all' : 'reading'}>
-      <Segments label="What is compared" value={shown} onChange={setShown} options={VIEWS} />
+      <Segments label="What is compared" value={asked} onChange={setShown} options={VIEWS} />
       {shown === 'ways' ? (
         <>
           <View style={styles.head}>
@@ -124,9 +129,9 @@ const Compare = ({ open }: { open: OpenProject }) => {
         </>
       ) : shown === 'save' ? (
         <Ways view={ways} project={project} onTry={tryIt} onTake={take} />
-      ) : (
+      ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={outcome} />
-      )}
+      ) : null}
       {isWide ? null : detail}
     </Columns>
   );

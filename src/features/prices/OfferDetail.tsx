@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDay } from '@/core/measure';
 import {
@@ -12,11 +12,11 @@ import {
 } from '@/core/prices';
 import type { Price } from '@/core/project';
 import { newId, notify } from '@/data';
-import { Band, Button, Detail, Row, Stamp, Words } from '@/ui';
+import { Band, Button, Detail, later, Row, Stamp, Words } from '@/ui';
 import type { Desk } from './desk';
 import { ageOf, asSold, cents, inThePocket, pocketWords, trendWords } from './words';
 
-const HistoryChart = lazy(async () => ({ default: (await import('@/ui/charts')).HistoryChart }));
+const HistoryChart = later(async () => (await import('@/ui/charts')).HistoryChart);
 
 const SOURCES: Record<Price['source'], string> = {
   typed: 'typed',
@@ -107,11 +107,7 @@ export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => 
         <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
           <Band title="How it moved" note="per purchase" />
           <View style={styles.chart}>
-            {width > 0 ? (
-              <Suspense fallback={<Words tone="soft">Drawing …</Words>}>
-                <HistoryChart series={series} currency={currency} width={width} />
-              </Suspense>
-            ) : null}
+            {width > 0 ? <HistoryChart series={series} currency={currency} width={width} /> : null}
           </View>
         </View>
       ) : null}

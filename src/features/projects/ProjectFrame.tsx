@@ -4,7 +4,7 @@ import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/measure';
 import { useProject, type OpenProject } from '@/data';
-import { usePlanAndMoney } from '@/planning';
+import { usePlanAndMoney, useReadyToCompare } from '@/planning';
 import { Button, IconAction, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -38,6 +38,7 @@ const Head = ({ open }: { open: OpenProject }) => {
   const isWide = useIsWide();
   const router = useRouter();
   useUndoKeys(undo, redo);
+  useReadyToCompare();
   return (
     <View style={[styles.head, { backgroundColor: ink.paper, borderColor: ink.hairline }]}>
       <View style={styles.bar}>

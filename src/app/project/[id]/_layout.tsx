@@ -1,8 +1,17 @@
+import { useEffect } from 'react';
 import { Slot, useLocalSearchParams } from 'expo-router';
+import { ComparePlace } from '@/features/compare';
 import { ProjectFrame } from '@/features/projects/ProjectFrame';
+
+/** When a project has been on screen for so long, the code of its other places is fetched. */
+const SETTLED = 1200;
 
 export default function ProjectLayout() {
   const { id } = useLocalSearchParams<{ id: string }>();
+  useEffect(() => {
+    const timer = setTimeout(() => void ComparePlace.ready(), SETTLED);
+    return () => clearTimeout(timer);
+  }, []);
   return (
     <ProjectFrame id={id} key={id}>
       <Slot />
