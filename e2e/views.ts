@@ -14,6 +14,8 @@ const strip = (page: Page) =>
     .getByTestId('money-strip')
     .getByRole('img', { name: /[1-9].* to buy/ })
     .waitFor();
+/** Every way has its price. */
+const compared = (page: Page) => page.getByText(/(over target|cheaper|dearer)/).nth(4).waitFor();
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
 export const VIEWS: View[] = [
@@ -157,6 +159,86 @@ export const VIEWS: View[] = [
       await page.getByRole('textbox', { name: 'Price, $' }).fill('53.5');
       await page.keyboard.press('Enter');
       await page.getByRole('alert').waitFor();
+    },
+  },
+  {
+    name: 'by-unit',
+    path: '/prices',
+    ready: (page) => page.getByRole('tab', { name: 'By unit' }).waitFor(),
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'By unit' }).click();
+      await page.getByRole('group', { name: '2x4 treated' }).waitFor();
+    },
+  },
+  {
+    name: 'material',
+    path: '/prices',
+    ready: (page) => page.getByRole('tab', { name: 'Materials' }).waitFor(),
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Materials' }).click();
+      await press(page, 'Look at cedar picket');
+      await page.getByRole('list', { name: 'Where it is fit' }).waitFor();
+    },
+  },
+  {
+    name: 'rack',
+    path: '/rack',
+    ready: (page) => page.getByRole('heading', { name: 'Rack' }).waitFor(),
+    open: async (page) => {
+      for (const line of ['3 2x4 31 1/2 treated', '40 deck screws']) {
+        await page.getByLabel(/^Put on the rack/).fill(line);
+        await page.keyboard.press('Enter');
+      }
+      await page.getByRole('list', { name: 'On the rack' }).getByRole('listitem').nth(1).waitFor();
+    },
+  },
+  { name: 'compare', path: '/project/compost-station/compare', ready: compared },
+  {
+    name: 'compared',
+    path: '/project/compost-station/compare',
+    ready: compared,
+    open: async (page) => {
+      const card = page.getByRole('button', { name: /^. All cedar|^., All cedar/ });
+      if (await card.count()) await card.first().click();
+    },
+  },
+  {
+    name: 'add-a-way',
+    path: '/project/compost-station/compare',
+    ready: compared,
+    open: async (page) => {
+      await press(page, 'Add a way');
+      await page.getByRole('button', { name: /^Compare / }).first().waitFor();
+    },
+  },
+  {
+    name: 'save',
+    path: '/project/compost-station/compare',
+    ready: compared,
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Ways to save' }).click();
+      await page.getByText(/^Each saving is the difference/).waitFor();
+    },
+  },
+  {
+    name: 'build-or-buy',
+    path: '/project/record-shelf/compare',
+    ready: compared,
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Build or buy' }).click();
+      await page.getByLabel('Ready made, $').fill('620');
+      await page.getByLabel('Seen at').fill('a catalogue');
+      await press(page, 'Add a ready-made price');
+      await page.getByText(/^Building saves/).waitFor();
+    },
+  },
+  {
+    name: 'care',
+    path: '/project/compost-station/buy',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^Take care/);
+      await page.getByText(/^Wear gloves/).waitFor();
     },
   },
   { name: 'buy', path: '/project/compost-station/buy', ready: strip },

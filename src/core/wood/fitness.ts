@@ -21,7 +21,7 @@ export type Verdict = (typeof VERDICTS)[number];
 
 export interface Fitness {
   verdict: Verdict;
-  /** Why, in one sentence. */
+  /** Why, in one sentence; blank where there is nothing to say. */
   sentence: string;
   /** A published source, or `common practice`. */
   source: string;
@@ -31,7 +31,8 @@ const DECAY_SOURCE = 'Wood Handbook, FPL-GTR-282, ch. 14, table 14-1 (from memor
 const AWPA = 'AWPA U1, use categories (from memory)';
 const PRACTICE = 'common practice';
 
-const FIT: Fitness = { verdict: 'fit', sentence: 'Fit for where it stands.', source: PRACTICE };
+/** Nothing to be said. */
+const FIT: Fitness = { verdict: 'fit', sentence: '', source: PRACTICE };
 
 /** Whether a material is fit for a setting, and why. The worst of what can be said of it; never a ban. */
 export const fitnessOf = (material: Material, setting: Setting): Fitness =>

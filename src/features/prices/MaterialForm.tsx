@@ -119,7 +119,7 @@ const Places = ({ material }: { material: Material }) => (
             </Words>
           </View>
           <Words size="small" tone="soft">
-            {[fitness.verdict === 'fit' ? '' : fitness.sentence, `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`].filter(Boolean).join(' ')}
+            {[fitness.sentence, `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`].filter(Boolean).join(' ')}
           </Words>
         </View>
       );

@@ -1,0 +1,216 @@
+import type { Browser, Locator, Page } from 'playwright-core';
+import { launch, PHONE, serve, visit, WIDE } from './browser';
+import { keyboard, thumb } from './hands';
+
+jest.setTimeout(180_000);
+
+let browser: Browser;
+let site: Awaited<ReturnType<typeof serve>>;
+beforeAll(async () => {
+  site = await serve(4406);
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser?.close();
+  site?.stop();
+});
+
+/** The whole sum at the head of the project, in cents: what is spent and to buy. */
+const total = async (page: Page): Promise<number> => {
+  const words = await page.getByTestId('money-strip').getByRole('img').first().getAttribute('aria-label');
+  const [, spent = '', toBuy = ''] = /([\d,.]+) spent, .?([\d,.]+) to buy/.exec(words ?? '') ?? [];
+  return cents(spent) + cents(toBuy);
+};
+const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g, '')) * 100);
+
+/** Waits until the head tells another sum than `before`, and that it is the one expected. */
+const becomes = async (page: Page, expected: number): Promise<void> => {
+  for (let tries = 0; tries < 60 && (await total(page)) !== expected; tries++) await page.waitForTimeout(100);
+  expect(await total(page)).toBe(expected);
+};
+
+const savings = async (rows: Locator): Promise<number> => rows.count();
+
+describe('on a phone, by touch', () => {
+  test('ways side by side, the difference told, one chosen with one tap and undone', async () => {
+    const { page, context, complaints } = await visit(browser, PHONE);
+    page.setDefaultTimeout(15_000);
+    const { press } = thumb(page);
+    await page.goto(`${site.address}/project/sandpit/compare`);
+    const cards = page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem');
+    await cards.filter({ hasText: 'All treated' }).getByText(/dearer/).waitFor();
+    expect(await cards.count()).toBeGreaterThanOrEqual(5);
+    // The chart says the same in words.
+    await page.getByRole('img', { name: /^At the till, target €180\.00\..*As it is now: €167\.92/ }).waitFor();
+    // What is not fit says why.
+    await cards.filter({ hasText: 'As it is now' }).getByText(/^Not fit\. .* touches the ground\.$/).waitFor();
+    const before = await total(page);
+    const card = cards.filter({ hasText: 'All treated' });
+    const price = cents((await card.getByText(/^€\d/).first().innerText()) ?? '');
+    expect(price).toBeGreaterThan(before);
+    await card.getByText(/36\.94 over target/).waitFor();
+    await press(card.getByRole('button', { name: /All treated/ }));
+    await card.getByText('10 to 20 years').last().waitFor();
+    await press(page.getByRole('button', { name: 'Choose All treated' }));
+    await becomes(page, price);
+    await cards.filter({ hasText: 'As it is now' }).getByText('10 to 20 years').first().waitFor();
+    await press(page.getByRole('button', { name: 'Undo', exact: true }));
+    await becomes(page, before);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('a way is added with two taps and taken out again, and both are kept', async () => {
+    const { page, context, complaints } = await visit(browser, PHONE);
+    page.setDefaultTimeout(15_000);
+    const { press } = thumb(page);
+    await page.goto(`${site.address}/project/compost-station/compare`);
+    const list = page.getByRole('list', { name: 'Ways to do it, cheapest first' });
+    await list.getByText('All cedar').waitFor();
+    await press(page.getByRole('button', { name: 'Add a way' }));
+    await press(page.getByRole('button', { name: 'Compare Braces in cedar' }));
+    await list.getByRole('listitem').filter({ hasText: 'Braces in cedar' }).getByText(/dearer/).waitFor();
+    await page.reload();
+    const added = list.getByRole('listitem').filter({ hasText: 'Braces in cedar' });
+    await added.getByText(/dearer/).waitFor();
+    await press(added.getByRole('button', { name: /Braces in cedar/ }));
+    await press(page.getByRole('button', { name: 'Take out Braces in cedar' }));
+    await added.waitFor({ state: 'detached' });
+    // Price break-even, in the words of the shelf.
+    await list.getByText(/^Wins at or below \$[\d.]+ for 2x4x\d+ cedar, now \$[\d.]+\.$/).first().waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('five ways to save or more, dearest catch and all; taking one changes the sum by what it says', async () => {
+    const { page, context, complaints } = await visit(browser, PHONE);
+    page.setDefaultTimeout(20_000);
+    const { press } = thumb(page);
+    for (const id of ['compost-station', 'record-shelf', 'sandpit']) {
+      await page.goto(`${site.address}/project/${id}/compare`);
+      await press(page.getByRole('tab', { name: 'Ways to save' }));
+      await page.getByText(/^Each saving is the difference of two checked plans\. Savings/).waitFor();
+      expect(await savings(page.getByRole('button', { name: /^Take: / }))).toBeGreaterThanOrEqual(5);
+    }
+    const way = page.getByRole('list', { name: 'Ways to save' }).getByRole('listitem').filter({ hasText: 'Box, length' });
+    const saves = cents(await way.getByText(/^−€/).innerText());
+    const before = await total(page);
+    await press(way.getByRole('button', { name: /^Compare: / }));
+    await page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem').filter({ hasText: 'Box, length' }).getByText(/cheaper/).waitFor();
+    await press(page.getByRole('tab', { name: 'Ways to save' }));
+    await press(way.getByRole('button', { name: /^Take: / }));
+    await becomes(page, before - saves);
+    await press(page.getByRole('button', { name: 'Undo', exact: true }));
+    await becomes(page, before);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('what is on the rack is used by the plan at once', async () => {
+    const { page, context, complaints } = await visit(browser, PHONE);
+    page.setDefaultTimeout(15_000);
+    const { press, write } = thumb(page);
+    await page.goto(`${site.address}/project/compost-station/buy`);
+    await page.getByText('proved cheapest').waitFor();
+    const before = await total(page);
+    await press(page.getByRole('button', { name: 'Back to projects' }));
+    await press(page.getByRole('link', { name: 'Rack', exact: true }));
+    await write(page.getByLabel(/^Put on the rack/), '6 2x4 36 1/2');
+    await press(page.getByRole('button', { name: 'Add', exact: true }));
+    await page.getByText(/^Of what wood\?/).waitFor();
+    await write(page.getByLabel(/^Put on the rack/), '6 2x4 36 1/2 treated');
+    await press(page.getByRole('button', { name: 'Add', exact: true }));
+    await page.goto(`${site.address}/project/compost-station/buy`);
+    await page.getByText('proved cheapest').waitFor();
+    expect(await total(page)).toBeLessThan(before);
+    await press(page.getByRole('tab', { name: 'Boards' }));
+    await page.getByText(/^from the rack/).first().waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+}); // prettier-ignore
+
+describe('at a table, by keyboard', () => {
+  test('columns with their rows; one is chosen', async () => {
+    const { page, context, complaints } = await visit(browser, WIDE);
+    page.setDefaultTimeout(15_000);
+    const { press } = keyboard(page);
+    await page.goto(`${site.address}/project/compost-station/compare`);
+    const table = page.getByRole('table', { name: 'Ways side by side' });
+    await table.getByText(/dearer/).nth(3).waitFor();
+    for (const row of ['At the till', 'In the piece', 'A year of its life', 'Wood only', 'Finish it wants', 'Hardware it wants', 'Weighs', 'To carry home', 'Fit for its place', 'To prepare', 'Stores', 'Left over'])
+      await table.getByRole('rowheader', { name: row }).waitFor();
+    const before = await total(page);
+    await press(page.getByRole('button', { name: 'Choose All treated' }));
+    await becomes(page, before - 954);
+    await page.keyboard.press('Control+z');
+    await becomes(page, before);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('an unfit material is flagged with what would do, a group is made another way, and both can be compared', async () => {
+    const { page, context, complaints } = await visit(browser, WIDE);
+    page.setDefaultTimeout(15_000);
+    const { press, write } = keyboard(page);
+    await page.goto(`${site.address}/project/sandpit/parts`);
+    await page.getByText(/^spruce: Spruce-pine-fir rots .* Fit: .*treated pine/).waitFor();
+    await press(page.getByRole('button', { name: 'Change group Box' }));
+    await page.getByText(/^spruce is not fit here/).waitFor();
+    await press(page.getByRole('button', { name: 'Use treated pine' }).first());
+    await page.getByText(/^spruce is not fit here/).waitFor({ state: 'detached' });
+    await press(page.getByRole('button', { name: 'Make it another way' }));
+    await write(page.getByRole('textbox', { name: 'Name of this way' }), 'With taller sides');
+    await page.getByRole('radio', { name: 'With taller sides' }).waitFor();
+    await press(page.getByRole('link', { name: 'Compare', exact: true }));
+    await press(page.getByRole('button', { name: 'Add a way' }));
+    await page.getByRole('dialog').getByText(/^Box: /).waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('what the user says of a material holds: a brown lumber that is treated wants coated screws and is fit for the ground', async () => {
+    const { page, context, complaints } = await visit(browser, WIDE);
+    page.setDefaultTimeout(15_000);
+    const { press, write, choose } = keyboard(page);
+    await page.goto(`${site.address}/prices`);
+    await press(page.getByRole('tab', { name: 'Materials' }));
+    await write(page.getByLabel('Another material, as its tag says'), 'Brown lumber');
+    await press(page.getByRole('button', { name: 'Add', exact: true }));
+    const fit = page.getByRole('list', { name: 'Where it is fit' });
+    await fit.getByText('Not fit').waitFor();
+    await choose('Stands decay', 'Treated');
+    await fit.getByText(/Read its tag/).waitFor();
+    await page.reload();
+    await press(page.getByRole('tab', { name: 'Materials' }));
+    await page.getByRole('button', { name: 'Look at Brown lumber' }).getByText(/pressure-treated/).waitFor();
+    await press(page.getByRole('tab', { name: 'By unit' }));
+    const lengths = page.getByRole('group', { name: '2x4 treated' });
+    await lengths.getByText('cheapest').waitFor();
+    await choose('What is cheapest today', 'Ripped');
+    await page.getByText(/ripped, \d strips of each/).first().waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test('build or buy: the three costs, a ready-made price, and what an hour earns', async () => {
+    const { page, context, complaints } = await visit(browser, WIDE);
+    page.setDefaultTimeout(15_000);
+    const { press, write } = keyboard(page);
+    await page.goto(`${site.address}/project/record-shelf/compare`);
+    await press(page.getByRole('tab', { name: 'Build or buy' }));
+    await press(page.getByRole('button', { name: 'Add a ready-made price' }));
+    await page.getByText(/^Say where you saw it/).waitFor();
+    await write(page.getByLabel('Ready made, $'), '620');
+    await write(page.getByLabel('Seen at'), 'a catalogue');
+    await write(page.getByLabel('Hours it takes'), '10');
+    await press(page.getByRole('button', { name: 'Add a ready-made price' }));
+    // 620.00 less 323.45 at the till, for ten hours.
+    await page.getByText('Building saves 48 %. An hour of it earns $29.66.').waitFor();
+    await write(page.getByLabel('An hour counts as, $'), '20');
+    await page.getByRole('region', { name: 'What building costs' }).getByText('$523.45').waitFor();
+    await page.getByText('Building saves 16 %. An hour of it earns $29.66.').waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+}); // prettier-ignore
