@@ -76,6 +76,14 @@ describe('on a phone, by touch', () => {
     await press(added.getByRole('button', { name: /Braces in cedar/ }));
     await press(page.getByRole('button', { name: 'Take out Braces in cedar' }));
     await added.waitFor({ state: 'detached' });
+    // Two groups in one way.
+    await press(page.getByRole('button', { name: 'Add a way' }));
+    await press(page.getByRole('button', { name: 'Put several together' }));
+    await press(page.getByRole('checkbox', { name: 'Braces in cedar' }));
+    await press(page.getByRole('checkbox', { name: 'Side slats in treated picket' }));
+    await press(page.getByRole('button', { name: 'Compare these 2 together' }));
+    const both = list.getByRole('listitem').filter({ hasText: 'Side slats in treated picket, Braces in cedar' });
+    await list.getByRole('listitem').filter({ hasText: /Braces in cedar, Side slats in treated picket/ }).or(both).first().getByText(/dearer|cheaper/).waitFor();
     // Price break-even, in the words of the shelf.
     await list.getByText(/^Wins at or below \$[\d.]+ for 2x4x\d+ cedar, now \$[\d.]+\.$/).first().waitFor();
     expect(complaints).toEqual([]);

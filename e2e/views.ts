@@ -15,7 +15,11 @@ const strip = (page: Page) =>
     .getByRole('img', { name: /[1-9].* to buy/ })
     .waitFor();
 /** Every way has its price. */
-const compared = (page: Page) => page.getByText(/(over target|cheaper|dearer)/).nth(4).waitFor();
+const compared = (page: Page) =>
+  page
+    .getByText(/(over target|cheaper|dearer)/)
+    .nth(4)
+    .waitFor();
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
 export const VIEWS: View[] = [
@@ -208,7 +212,10 @@ export const VIEWS: View[] = [
     ready: compared,
     open: async (page) => {
       await press(page, 'Add a way');
-      await page.getByRole('button', { name: /^Compare / }).first().waitFor();
+      await page
+        .getByRole('button', { name: /^Compare / })
+        .first()
+        .waitFor();
     },
   },
   {

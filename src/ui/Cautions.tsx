@@ -36,6 +36,11 @@ export const Cautions = ({ cautions }: { cautions: Caution[] }) => {
             </Row>
           ))
         : null}
+      {isOpen ? (
+        <Words size="small" tone="soft" style={styles.last}>
+          The tool’s manual, the product’s own sheet, local codes and licensed practice come first.
+        </Words>
+      ) : null}
     </View>
   );
 };
@@ -44,4 +49,5 @@ const styles = StyleSheet.create({
   row: { paddingHorizontal: 16, paddingVertical: 10 },
   line: { flexDirection: 'row', gap: 10 },
   grow: { flex: 1, gap: 2 },
+  last: { paddingHorizontal: 16, paddingVertical: 10 },
 });

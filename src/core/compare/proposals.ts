@@ -56,6 +56,18 @@ export const usualProposals = (proposals: Proposal[], most: number): Proposal[] 
   return [...proposals].sort((a, b) => rank(a) - rank(b)).slice(0, most);
 };
 
+/** Several proposals as one way to do a project: `Wall frames in cedar, Back slat in treated picket`. */
+export const together = (proposals: Proposal[]): Omit<Proposal, 'groupId' | 'verdict'> => {
+  const changes = proposals.flatMap((proposal) => proposal.changes);
+  const spares = changes.flatMap((change) => (change.type === 'editSettings' && change.fields.spare ? [change.fields.spare] : []));
+  return {
+    id: proposals.map(({ id }) => id).join('+'),
+    name: proposals.map(({ name }) => name).join(', '),
+    // Each names all spare boards as it knows them: together they are all of them.
+    changes: spares.length > 1 ? [...changes, { type: 'editSettings', fields: { spare: Object.assign({}, ...spares) } }] : changes,
+  };
+}; // prettier-ignore
+
 const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[] => {
   const { parts } = resolve(project, book.materials);
   return madeNow(project).flatMap((group) => {
@@ -84,12 +96,14 @@ const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]):
   const families = (kind: 'board' | 'sheet'): Draft[] => {
     const of = pieces.filter(({ parts }) => parts[0]?.kind === kind);
     const isMixed = of.length < pieces.length;
-    return [...new Set(of.flatMap(({ sold }) => sold.map(({ known }) => familyOf(known))))].map((family) => {
+    return [...new Set(of.flatMap(({ sold }) => sold.map(({ known }) => familyOf(known))))].flatMap((family) => {
       const picks = of.map(({ group, parts, sold }) => {
         const one = sold.find(({ known }) => familyOf(known) === family);
         return one ? { groupId: group.id, partIds: idsOf(parts), material: one.material } : null;
       });
       const isAll = picks.every((pick) => pick !== null);
+      // One group of several goes by its own name.
+      if (!isAll && new Set(picks.flatMap((pick) => pick?.groupId ?? [])).size < 2) return [];
       const word = familyName(family);
       return named(isMixed ? `${kind === 'sheet' ? 'Sheets' : 'Boards'} of ${word}` : isAll ? `All ${word}` : `${capital(word)} where it is sold`, picks);
     });

@@ -41,7 +41,8 @@ export const otherSections = (group: Group, project: Project, offers: Offer[]): 
       const isNear = isNearSection(to, from.value);
       const isSame = to.width === from.value.width && to.thickness === from.value.thickness;
       const made = isNear && !isSame ? madeIn(to, from.value, option, group, project) : null;
-      return made ? [{ from: from.value.name, to: to.name, changes: asOption(made, group, to.name) }] : [];
+      const isThere = group.options.some(({ id }) => id === idIn(option.id, to.name));
+      return made && !isThere ? [{ from: from.value.name, to: to.name, changes: asOption(made, group, to.name) }] : [];
     });
   });
 }; // prettier-ignore
@@ -55,9 +56,12 @@ type Sides = Pick<Section, 'thickness' | 'width'>;
 const within = (share: number, { least, most }: { least: number; most: number }): boolean =>
   share >= least && share <= most;
 
+/** The id of a copy in another section: the same proposal always has the same, and copies of copies stay short. */
+const idIn = (id: string, section: string): string => `${stem(id)}:${section}`;
+const stem = (id: string): string => id.split(':')[0] ?? id;
+
 const asOption = (option: Option, group: Group, section: string): ProjectChange[] => {
-  // Ids that say what they are copies of: the same proposal always has the same.
-  const copy = copyOption(option, `In ${section}`, (id) => `${id}:${section}`);
+  const copy = copyOption(option, `In ${section}`, (id) => idIn(id, section));
   return [
     { type: 'putOption', groupId: group.id, option: copy },
     { type: 'chooseOption', groupId: group.id, optionId: copy.id },
@@ -80,7 +84,7 @@ const madeIn = (to: Section, from: Section, option: Option, group: Group, projec
   const answers = { ...told, ...Object.fromEntries(asks.map(({ key }) => [key, to.name])) };
   let last = 0;
   const built = buildMade(helper, answers, {
-    project, groupId: group.id, groupName: group.name, materials: group.materials, newId: () => `${option.id}:new${++last}`,
+    project, groupId: group.id, groupName: group.name, materials: group.materials, newId: () => `${stem(option.id)}-new${++last}`,
   });
   if (!built.ok || built.value.type !== 'remake') return null;
   // Its measures stay as they are: where another section would want others, it is not the same job.

@@ -136,7 +136,9 @@ const derivedRows = (project: Project): Record<string, string>[] => {
   const taken = new Set(
     listed.flatMap(({ group, parts }) => parts.map(({ name }) => `${group.name}/${name}`)),
   );
-  return resolve(project)
+  // Those of what is left for another time too: nothing is lost on the way.
+  const all = project.groups.map((group) => ({ ...group, isLater: false }));
+  return resolve({ ...project, groups: all })
     .parts.filter(({ id }) => !ids.has(id))
     .map(({ name, item, count, group }) => {
       const home = group || 'Spares';

@@ -48,7 +48,7 @@ export const CAUTIONS: Caution[] = [
     id: 'treated',
     title: 'Treated wood',
     sentence:
-      'Wear gloves, and a mask when sawing. Never burn the scraps. Fasten it with coated or stainless steel. The product’s own sheet comes first.',
+      'Wear gloves, and a mask when sawing. Never burn the scraps. Not for surfaces that food touches. Fasten it with coated or stainless steel.',
     source: 'International Residential Code R317.3 for the fasteners (from memory); the rest common practice',
     when: ({ treated }) => treated,
   },

@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
-import type { Proposal } from '@/core/compare';
+import { useState } from 'react';
+import { together, type Proposal } from '@/core/compare';
 import type { Project } from '@/core/project';
-import { Band, Button, Detail, Row, Words } from '@/ui';
+import { Band, Button, Detail, Row, Tick, Words } from '@/ui';
 
-/** What may be put beside the choice, by what it is about; one press adds it. */
+/** What may be put beside the choice, by what it is about: one press adds it, or several are ticked and put together. */
 export const AddColumn = ({
   project,
   proposals,
@@ -16,14 +17,41 @@ export const AddColumn = ({
   proposals: Proposal[];
   /** Ids of the columns that are there. */
   held: Set<string>;
-  onAdd: (proposal: Proposal) => void;
+  onAdd: (way: Pick<Proposal, 'id' | 'name' | 'changes'>) => void;
   /** Null: the columns are those that Billet proposes. */
   onReset: (() => void) | null;
   onClose: () => void;
 }) => {
+  const [ticked, setTicked] = useState<Proposal[] | null>(null);
+  const isTicked = ({ id }: Proposal) => ticked?.some((other) => other.id === id) ?? false;
+  const press = (proposal: Proposal) => {
+    if (ticked === null) return onAdd(proposal);
+    setTicked(
+      isTicked(proposal) ? ticked.filter(({ id }) => id !== proposal.id) : [...ticked, proposal],
+    );
+  };
+  const addTicked = () => {
+    if (ticked && ticked.length > 0) onAdd(together(ticked));
+    setTicked(null);
+  };
   const abouts: (string | null)[] = [null, ...project.groups.map(({ id }) => id)];
   return (
-    <Detail title="Add to the comparison" onClose={onClose}>
+    <Detail
+      title="Add to the comparison"
+      onClose={onClose}
+      foot={
+        ticked === null ? (
+          <Button onPress={() => setTicked([])}>Put several together</Button>
+        ) : (
+          <>
+            <Button onPress={() => setTicked(null)}>One at a time</Button>
+            <Button mode="contained" onPress={addTicked} disabled={ticked.length === 0}>
+              {`Compare ${ticked.length === 1 ? 'it' : `these ${ticked.length} together`}`}
+            </Button>
+          </>
+        )
+      }
+    >
       {abouts.map((groupId) => {
         const of = proposals.filter((proposal) => proposal.groupId === groupId && !held.has(proposal.id));
         const title = groupId === null ? 'The whole project' : (project.groups.find(({ id }) => id === groupId)?.name ?? '');
@@ -32,9 +60,12 @@ export const AddColumn = ({
           <View key={groupId ?? ''} style={styles.section}>
             <Band title={title} />
             {of.map((proposal) => (
-              <Row key={proposal.id} onPress={() => onAdd(proposal)} label={`Compare ${proposal.name}`} style={styles.row}>
-                <Words>{proposal.name}</Words>
-              </Row>
+              <Choosable
+                key={proposal.id}
+                proposal={proposal}
+                isTicked={ticked === null ? null : isTicked(proposal)}
+                onPress={() => press(proposal)}
+              />
             ))}
           </View>
         );
@@ -51,7 +82,36 @@ export const AddColumn = ({
   );
 }; // prettier-ignore
 
+/** A row that adds its proposal, or where several are put together ticks it. */
+const Choosable = ({
+  proposal: { name, verdict },
+  isTicked,
+  onPress,
+}: {
+  proposal: Proposal;
+  isTicked: boolean | null;
+  onPress: () => void;
+}) => (
+  <Row
+    style={styles.row}
+    isChosen={isTicked === true}
+    {...(isTicked === null ? { onPress, label: `Compare ${name}` } : {})}
+  >
+    <View style={styles.line}>
+      {isTicked === null ? null : <Tick isTicked={isTicked} label={name} onPress={onPress} />}
+      <Words style={styles.grow}>{name}</Words>
+      {verdict === 'unfit' ? (
+        <Words size="small" tone="bad">
+          not fit
+        </Words>
+      ) : null}
+    </View>
+  </Row>
+);
+
 const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  grow: { flex: 1 },
   section: { marginHorizontal: -16 },
   row: { paddingHorizontal: 16, paddingVertical: 12 },
 });

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { buildOrBuy, type Outcome } from '@/core/compare';
+import { isDate } from '@/core/formats';
 import { formatDay, formatMoney, parseDecimal, parseMoney, symbol, toMain } from '@/core/measure';
 import type { ReadyMade, Work } from '@/core/project';
 import { ok, type Result } from '@/core/result';
@@ -92,12 +93,15 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
   const today = useToday();
   const [price, setPrice] = useState('');
   const [source, setSource] = useState('');
+  const [date, setDate] = useState<string | null>(null);
   const [isTried, setIsTried] = useState(false);
+  const seen = date ?? today;
   const read = parseMoney(price, currency);
   const add = () => {
     setIsTried(true);
-    if (!read.ok || source.trim() === '') return;
-    onAdd({ id: newId(), price: read.value, source: source.trim(), date: today });
+    if (!read.ok || source.trim() === '' || !isDate(seen)) return;
+    onAdd({ id: newId(), price: read.value, source: source.trim(), date: seen });
+    setDate(null);
     setPrice('');
     setSource('');
     setIsTried(false);
@@ -112,6 +116,13 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
           <TextField label="Seen at" value={source} onChange={setSource} onSubmitEditing={add} error={isTried && source.trim() === '' ? 'Say where you saw it, to find it again.' : null} />
         </View>
       </View>
+      <TextField
+        label="Seen on"
+        value={seen}
+        onChange={setDate}
+        onSubmitEditing={add}
+        error={isDate(seen) ? null : `Write the day as year-month-day, such as ${today}.`}
+      />
       <Button mode="outlined" icon="add" onPress={add}>
         Add a ready-made price
       </Button>

@@ -42,8 +42,7 @@ interface CardProps extends Omit<Props, 'columns'> {
 
 const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: CardProps) => {
   const { outcome, name, letter, isChosen, isPlanning } = column;
-  const problem = problemOf(column);
-  const price = outcome && !problem ? formatMoney(outcome.atTill, project.currency) : '';
+  const price = outcome ? formatMoney(outcome.atTill, project.currency) : '';
   return (
     <View role="listitem">
       <Row onPress={onPress} label={`${letter}, ${name}${price ? `, ${price}` : ''}: ${isOpen ? 'less' : 'all of it'}`} style={styles.card}>

@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { outcomeOf, usualProposals, type Proposal, type Saving } from '@/core/compare';
+import { outcomeOf, usualProposals, type Saving } from '@/core/compare';
 import { formatMoney } from '@/core/measure';
 import { chosenOption, type Alternative } from '@/core/project';
-import { notify, useProject, type OpenProject } from '@/data';
+import { newId, notify, useProject, type OpenProject } from '@/data';
 import { useKeepPlan, usePlan, useProposals, useWaysToSave } from '@/planning';
 import { Button, Columns, Segments, useIsWide, Words } from '@/ui';
 import { AddColumn } from './AddColumn';
@@ -76,7 +76,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
     notify({ text: `${title}: ${formatMoney(saves, project.currency)} less.`, action: { label: 'Undo', run: undo } });
   };
   const tryIt = ({ id, title, changes }: Saving): void => {
-    add({ id: `save:${id}`, name: title, changes });
+    add(asAlternative({ id: `save:${id}`, name: title, changes }));
     setShown('ways');
   };
 
@@ -128,7 +128,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
           </Words>
         </>
       ) : shown === 'save' ? (
-        <Ways view={ways} project={project} onTry={tryIt} onTake={take} />
+        <Ways view={ways} isWhole={view.plan.status !== 'infeasible'} project={project} onTry={tryIt} onTake={take} />
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={outcome} />
       ) : null}
@@ -137,7 +137,12 @@ const Compare = ({ open }: { open: OpenProject }) => {
   );
 }; // prettier-ignore
 
-const asAlternative = ({ id, name, changes }: Proposal): Alternative => ({ id, name, changes });
+/** As it is kept: what is kept has no longer names than these. */
+const asAlternative = ({ id, name, changes }: Alternative): Alternative => ({
+  id: id.length > 100 ? newId() : id,
+  name: name.slice(0, 200),
+  changes,
+});
 
 const styles = StyleSheet.create({
   wait: { marginTop: 60 },

@@ -8,13 +8,15 @@ import { Band, Button, Row, Words } from '@/ui';
 
 interface Props {
   view: WaysView;
+  /** All of the project can be made and bought. */
+  isWhole: boolean;
   project: Project;
   onTry: (saving: Saving) => void;
   onTake: (saving: Saving) => void;
 }
 
 /** Ways to save by money, each with its catch; what is only put off stands apart. */
-export const Ways = ({ view: { ways, isLooking }, ...props }: Props) => {
+export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) => {
   const sorted = [...ways].sort((a, b) => b.saves - a.saves);
   const isPutOff = ({ id }: Saving) => id.startsWith('later:');
   const saving = sorted.filter((way) => !isPutOff(way));
@@ -26,9 +28,11 @@ export const Ways = ({ view: { ways, isLooking }, ...props }: Props) => {
         <Words size="small" tone="soft" style={styles.grow}>
           {isLooking
             ? 'Planning everything that might cost less. Each saving is the difference of two checked plans.'
-            : ways.length === 0
-              ? 'Nothing cheaper was found at these prices.'
-              : 'Each saving is the difference of two checked plans. Savings do not simply add up: what is left is planned anew when you take one.'}
+            : !isWhole
+              ? 'Something cannot be made yet, so that nothing can be held against it: see Buy for what is missing.'
+              : ways.length === 0
+                ? 'Nothing cheaper was found at these prices.'
+                : 'Each saving is the difference of two checked plans. Savings do not simply add up: what is left is planned anew when you take one.'}
         </Words>
       </View>
       {saving.length > 0 ? (
@@ -55,7 +59,7 @@ export const Ways = ({ view: { ways, isLooking }, ...props }: Props) => {
   );
 };
 
-const Way = ({ way, project, onTry, onTake }: Omit<Props, 'view'> & { way: Saving }) => (
+const Way = ({ way, project, onTry, onTake }: Omit<Props, 'view' | 'isWhole'> & { way: Saving }) => (
   <View role="listitem">
     <Row style={styles.row}>
       <View style={styles.head}>

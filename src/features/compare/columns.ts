@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
-import { shownPlan, type Plan } from '@/core/plan';
-import { letterOf, type Alternative, type Project } from '@/core/project';
+import type { Plan } from '@/core/plan';
+import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
 import type { OpenProject } from '@/data';
 import { useAlternatives, useBreakEvens, type PlanView } from '@/planning';
 
@@ -26,7 +26,7 @@ export const NOW = 'As it is now';
 export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alternative[]): Column[] => {
   const { project, book } = open;
   const views = useAlternatives(project, book, alternatives);
-  const chosen = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
+  const chosen = useMemo(() => wholeOutcome(project, book, view.plan), [project, book, view.plan]);
   const base = view.doing === null && !view.isStale ? view.plan : null;
   const evens = useBreakEvens(
     project,
@@ -45,24 +45,27 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
       .filter(({ made, isPlanning }) => isPlanning || made !== project)
       .map(({ alternative, made, plan, isPlanning }): Column => ({
         id: alternative.id, name: alternative.name, letter: '', isChosen: false, alternative, made, plan,
-        outcome: outcomeKept(made, open, plan), isPlanning, breakEven: evens[alternative.id] ?? null,
+        outcome: outcomeKept(made, book, plan), isPlanning, breakEven: evens[alternative.id] ?? null,
       })),
   ]; // prettier-ignore
-  const rank = ({ outcome, plan }: Column) =>
-    outcome === null ? Infinity : outcome.atTill + (plan?.status === 'infeasible' ? 1e12 : 0);
+  const rank = ({ outcome }: Column) => outcome?.atTill ?? Infinity;
   return columns
     .sort((a, b) => rank(a) - rank(b))
     .map((column, index) => ({ ...column, letter: letterOf(index) }));
 };
 
+/** What all of it comes to: sums that lack something are held against nothing. */
+const wholeOutcome = (made: Project, book: Book, plan: Plan | null): Outcome | null =>
+  plan?.status === 'infeasible' ? null : outcomeOf(made, book, plan);
+
 const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();
 
 /** An outcome is worked out once for a plan. */
-const outcomeKept = (made: Project, { book }: OpenProject, plan: Plan | null): Outcome | null => {
+const outcomeKept = (made: Project, book: Book, plan: Plan | null): Outcome | null => {
   if (!plan) return null;
   const held = outcomes.get(plan);
   if (held?.made === made) return held.outcome;
-  const outcome = outcomeOf(made, book, plan);
+  const outcome = wholeOutcome(made, book, plan);
   outcomes.set(plan, { made, outcome });
   return outcome;
 };
@@ -72,8 +75,8 @@ export const problemOf = ({ plan }: Column): string | null =>
   plan?.status === 'infeasible' ? (plan.problems[0]?.sentence ?? 'It cannot be made at these prices.') : null;
 
 /** The bars of a column, by material and then the rest, in minor units. */
-export const barsOf = ({ outcome, plan }: Column): { material: string | null; sum: number }[] => {
-  if (!outcome || !shownPlan(plan)) return [];
+export const barsOf = ({ outcome }: Column): { material: string | null; sum: number }[] => {
+  if (!outcome) return [];
   const woods = outcome.byMaterial.map(({ material, paid }) => ({ material, sum: paid }));
   return [...woods, { material: null, sum: outcome.atTill - outcome.wood }].filter(({ sum }) => sum > 0);
 };

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { Link } from 'expo-router';
 import { unfitIn, type Unfit } from '@/core/compare';
 import type { Book, Project } from '@/core/project';
 import { Button, Icon, useInk, Words } from '@/ui';
@@ -20,10 +21,20 @@ export const FitNotes = ({
     () => unfitIn(project, book).filter((one) => one.groupId === groupId),
     [project, book, groupId],
   );
-  return unfit.map((one) => <FitNote key={one.material} unfit={one} onChange={onChange} />);
+  return unfit.map((one) => (
+    <FitNote key={one.material} unfit={one} projectId={project.id} onChange={onChange} />
+  ));
 };
 
-const FitNote = ({ unfit, onChange }: { unfit: Unfit; onChange: (materials: string[]) => void }) => {
+const FitNote = ({
+  unfit,
+  projectId,
+  onChange,
+}: {
+  unfit: Unfit;
+  projectId: string;
+  onChange: (materials: string[]) => void;
+}) => {
   const ink = useInk();
   const { verdict, material, sentence, source, parts, fitting } = unfit;
   return (
@@ -44,6 +55,11 @@ const FitNote = ({ unfit, onChange }: { unfit: Unfit; onChange: (materials: stri
               {`Use ${name}`}
             </Button>
           ))}
+          <Link href={`/project/${projectId}/compare`} style={styles.link}>
+            <Words size="small" tone="good">
+              Compare what they cost
+            </Words>
+          </Link>
         </View>
       ) : null}
     </View>
@@ -54,5 +70,6 @@ const styles = StyleSheet.create({
   note: { gap: 4 },
   line: { flexDirection: 'row', gap: 8, alignItems: 'center' },
   grow: { flex: 1 },
+  link: { minHeight: 44, minWidth: 44, display: 'flex', alignItems: 'center' },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8 },
 });
