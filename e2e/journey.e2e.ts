@@ -1,20 +1,12 @@
 import { mkdirSync, readFileSync } from 'node:fs';
-import type { Browser, Page } from 'playwright-core';
-import { launch, PHONE, serve, visit, WIDE } from './browser';
+import type { Page } from 'playwright-core';
+import { PHONE, visit, WIDE } from './browser';
+import { atSite } from './steps';
 import { keyboard, thumb, type Hands } from './hands';
 
 jest.setTimeout(180_000);
 
-let browser: Browser;
-let site: Awaited<ReturnType<typeof serve>>;
-beforeAll(async () => {
-  site = await serve(4391);
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  site?.stop();
-});
+const at = atSite(4391);
 
 const ways: [name: string, size: typeof PHONE, hands: (page: Page) => Hands][] = [
   ['a thumb on a phone', PHONE, thumb],
@@ -29,11 +21,11 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
   const isPhone = size === PHONE;
 
   beforeAll(async () => {
-    const visitor = await visit(browser, size);
+    const visitor = await visit(at.browser, size);
     ({ page, complaints } = visitor);
     hands = handsOf(page);
     page.setDefaultTimeout(20_000);
-    await page.goto(site.address);
+    await page.goto(at.site.address);
   });
   afterEach(() => expect(complaints).toEqual([]));
   afterAll(() => page.context().close());

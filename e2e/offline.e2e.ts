@@ -32,6 +32,8 @@ describe('without a signal', () => {
       ['/project/compost-station/parts', 'Compost station'],
       ['/project/compost-station/prices', 'The prices in the plan'],
       ['/project/compost-station/buy', 'Harrow Lumber'],
+      ['/project/compost-station/compare', 'All cedar'],
+      ['/rack', 'Nothing is on it yet.'],
       ['/project/sandpit/parts', 'Sandpit'],
     ] as const) {
       await page.goto(site.address + place);

@@ -1,20 +1,12 @@
 import { mkdirSync } from 'node:fs';
-import type { Browser, Page } from 'playwright-core';
-import { launch, PHONE, serve, visit, WIDE } from './browser';
+import type { Page } from 'playwright-core';
+import { PHONE, visit, WIDE } from './browser';
+import { atSite } from './steps';
 import { keyboard, thumb, type Hands } from './hands';
 
 jest.setTimeout(180_000);
 
-let browser: Browser;
-let site: Awaited<ReturnType<typeof serve>>;
-beforeAll(async () => {
-  site = await serve(4394);
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  site?.stop();
-});
+const at = atSite(4394);
 
 const TEN_LINES = [
   'Screen:',
@@ -67,10 +59,10 @@ describe.each([
     });
 
   beforeAll(async () => {
-    ({ page, complaints } = await visit(browser, size));
+    ({ page, complaints } = await visit(at.browser, size));
     hands = handsOf(page);
     page.setDefaultTimeout(20_000);
-    await page.goto(site.address);
+    await page.goto(at.site.address);
   });
   afterEach(() => expect(complaints).toEqual([]));
   afterAll(() => page.context().close());

@@ -1,21 +1,13 @@
-import type { Browser, Page } from 'playwright-core';
-import { launch, PHONE, serve, visit, WIDE } from './browser';
+import type { Page } from 'playwright-core';
+import { PHONE, visit, WIDE } from './browser';
+import { atSite } from './steps';
 
 jest.setTimeout(120_000);
 
-let browser: Browser;
-let site: Awaited<ReturnType<typeof serve>>;
-beforeAll(async () => {
-  site = await serve(4405);
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  site?.stop();
-});
+const at = atSite(4405);
 
 const startProject = async (page: Page, name: string): Promise<void> => {
-  await page.goto(site.address);
+  await page.goto(at.site.address);
   await page.getByRole('button', { name: 'New project' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill(name);
   await page.getByRole('button', { name: 'Make the project' }).click();
@@ -25,7 +17,7 @@ test.each([
   ['a phone', PHONE],
   ['a wide screen', WIDE],
 ] as const)('on %s the first plan is followed by the cheapest, with its proof; a change starts anew', async (_name, size) => {
-  const { page, context, complaints } = await visit(browser, size);
+  const { page, context, complaints } = await visit(at.browser, size);
   page.setDefaultTimeout(20_000);
   await startProject(page, 'Aquarium stand');
   for (const line of ['4 2x4 31 1/2 post', '6 2x4 22 rail', '3 2x4 40 1/4 long rail']) {
@@ -62,7 +54,7 @@ test.each([
 const PANELS = ['part,kind,qty,section,length,width', ...Array.from({ length: 24 }, (_, index) => `p${index},sheet,${2 + (index % 3)},3/4in,${9 + ((index * 17) % 31)},${7 + ((index * 5) % 17)}`)].join('\n'); // prettier-ignore
 
 test('the page tells how far the search is, and what it can be at the most when it is stopped', async () => {
-  const { page, context, complaints } = await visit(browser, PHONE);
+  const { page, context, complaints } = await visit(at.browser, PHONE);
   page.setDefaultTimeout(40_000);
   await startProject(page, 'Many panels');
   await page.getByLabel(/^Add a part/).waitFor();

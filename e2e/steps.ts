@@ -1,7 +1,8 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { Page } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
+import { launch, serve } from './browser';
 
 /** A folder of this run's own, for files that a test makes. */
 export const folder = mkdtempSync(path.join(tmpdir(), 'billet-'));
@@ -34,4 +35,18 @@ export const pick = async (page: Page, press: () => Promise<void>, place: string
   const asked = page.waitForEvent('filechooser');
   await press();
   await (await asked).setFiles(place);
+};
+
+/** For the tests of a file: the built app, served on a port of its own, and a browser; both end with them. */
+export const atSite = (port: number) => {
+  const held = {} as { browser: Browser; site: Awaited<ReturnType<typeof serve>> };
+  beforeAll(async () => {
+    held.site = await serve(port);
+    held.browser = await launch();
+  });
+  afterAll(async () => {
+    await held.browser?.close();
+    held.site?.stop();
+  });
+  return held;
 };

@@ -1,20 +1,12 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Browser, Page } from 'playwright-core';
-import { launch, PHONE, serve, visit, WIDE } from './browser';
+import type { Page } from 'playwright-core';
+import { PHONE, visit, WIDE } from './browser';
+import { atSite } from './steps';
 import { VIEWS } from './views';
 
 jest.setTimeout(120_000);
 
-let browser: Browser;
-let site: Awaited<ReturnType<typeof serve>>;
-beforeAll(async () => {
-  site = await serve(4392);
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  site?.stop();
-});
+const at = atSite(4392);
 
 /** What can be touched and is smaller than a thumb. A word in a sentence may be; there is none. */
 const smallTargets = (page: Page): Promise<string[]> =>
@@ -57,7 +49,7 @@ describe.each([
 ] as const)('%s, %o, %s', (_name, size, theme) => {
   let visitor: Awaited<ReturnType<typeof visit>>;
   beforeAll(async () => {
-    visitor = await visit(browser, size, theme);
+    visitor = await visit(at.browser, size, theme);
   });
   afterAll(() => visitor.context.close());
   test.each(VIEWS)(
@@ -65,7 +57,7 @@ describe.each([
     async ({ path, ready, open }) => {
       const { page, complaints } = visitor;
       page.setDefaultTimeout(25_000);
-      await page.goto(site.address + path);
+      await page.goto(at.site.address + path);
       await ready(page);
       await open?.(page);
       await page.waitForTimeout(300);
@@ -89,11 +81,11 @@ describe.each([
 });
 
 test('two tabs: what one changes the other shows, and a reload finds it', async () => {
-  const { page, context, complaints } = await visit(browser, WIDE);
-  await page.goto(`${site.address}/project/sandpit/parts`);
+  const { page, context, complaints } = await visit(at.browser, WIDE);
+  await page.goto(`${at.site.address}/project/sandpit/parts`);
   await page.getByRole('button', { name: /^Change 4 Long side/ }).waitFor();
   const other = await context.newPage();
-  await other.goto(`${site.address}/project/sandpit/parts`);
+  await other.goto(`${at.site.address}/project/sandpit/parts`);
   await other.getByRole('button', { name: /^Change 4 Long side/ }).click();
   await other.getByRole('textbox', { name: 'How many', exact: true }).fill('6');
   await page.getByRole('button', { name: /^Change 6 Long side/ }).waitFor();
@@ -109,8 +101,8 @@ test('two tabs: what one changes the other shows, and a reload finds it', async 
 });
 
 test('a changed length moves parts, boards and money at once, and the screen stays live meanwhile', async () => {
-  const { page, context, complaints } = await visit(browser, WIDE);
-  await page.goto(`${site.address}/project/compost-station/parts`);
+  const { page, context, complaints } = await visit(at.browser, WIDE);
+  await page.goto(`${at.site.address}/project/compost-station/parts`);
   const strip = page.getByTestId('money-strip').getByRole('img', { name: /to buy/ });
   await page.getByRole('button', { name: /^Change 2 Post/ }).click();
   const before = await strip.getAttribute('aria-label');

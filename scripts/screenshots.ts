@@ -5,22 +5,22 @@ import { VIEWS } from '../e2e/views';
 const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] = [
   ['projects', 'phone', 'light'],
   ['parts', 'phone', 'light'],
-  ['quick-line', 'phone', 'light'],
-  ['helper', 'phone', 'light'],
   ['helper', 'wide', 'light'],
   ['keypad', 'phone', 'light'],
-  ['paste', 'phone', 'light'],
   ['part', 'wide', 'light'],
   ['prices', 'phone', 'light'],
   ['aisle', 'phone', 'light'],
   ['book', 'wide', 'light'],
-  ['offer', 'wide', 'light'],
   ['followed', 'phone', 'light'],
   ['buy', 'phone', 'light'],
   ['buy', 'wide', 'light'],
   ['boards', 'phone', 'light'],
-  ['boards', 'wide', 'dark'],
-  ['bought', 'phone', 'light'],
+  ['compare', 'phone', 'light'],
+  ['compare', 'wide', 'dark'],
+  ['save', 'phone', 'light'],
+  ['build-or-buy', 'phone', 'light'],
+  ['by-unit', 'phone', 'light'],
+  ['material', 'wide', 'light'],
   ['settings', 'phone', 'dark'],
 ];
 
@@ -35,7 +35,7 @@ const main = async () => {
     await view.ready(page);
     await view.open?.(page);
     // The planner has done by then.
-    await page.waitForTimeout(view.path.endsWith('/buy') ? 4000 : 400);
+    await page.waitForTimeout(/\/(buy|compare)$/.test(view.path) ? 4000 : 400);
     await page.screenshot({ path: `docs/screenshots/${name}-${size}${theme === 'dark' ? '-dark' : ''}.png` });
     await context.close();
   }

@@ -1,8 +1,8 @@
 import { toMm } from '../measure';
 import { heaviestCarried } from '../takeoff';
-import { shownPlan, type Layout, type Plan } from '../plan';
+import { shownPlan, thicknessOf, type Layout, type Plan } from '../plan';
 import { chosenOption, madeNow, type Book, type Project } from '../project';
-import { actualThickness, carriesPeople, isTreated, materialOf, parseSection, parseThickness, standsByHeat, type AtHand } from '../wood'; // prettier-ignore
+import { carriesPeople, isTreated, materialOf, standsByHeat, type AtHand } from '../wood';
 
 /** Longer than this does not lie in most cars, in millimetres: rule of thumb (8 ft). */
 const LONG = 2440;
@@ -37,12 +37,7 @@ const heightOf = (outline: Layout['pieces'][number]['outline']): number => {
   return Math.max(...ys) - Math.min(...ys);
 };
 
-const whole = ({ kind, section, length, width, material }: Layout) => {
-  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
-  const read = kind === 'board' ? parseSection(section, 'mm') : null;
-  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
-  return { name: section, length, width, thickness, material };
-};
+const whole = (layout: Layout) => ({ ...layout, name: layout.section, thickness: thicknessOf(layout) });
 
 /** Words for what stands upright. */
 const UPRIGHT = /upright|side|stile|post|leg|stud|gable/i;

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../measure';
 import { shownPlan, type Plan } from '../plan';
 import {
@@ -194,5 +195,3 @@ const later = (project: Project): Candidate[] => {
     catch: () => 'It is not built yet: its cost is put off, not gone.',
   }));
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../measure';
 import { needsOf, type Need, type Offer } from '../prices';
 import { chosenOption, isFormula, madeNow, resolve, withChanges, type Book, type Project, type ProjectChange, type ResolvedPart, type Variable } from '../project'; // prettier-ignore
@@ -140,5 +141,3 @@ const sheetSteps = (need: Need, { slopes }: Dimension, { settings }: Project): T
     );
   });
 };
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -1,8 +1,8 @@
 import { inThePiece, projectMoney, type ProjectMoney } from '../budget';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../measure';
-import { faceOf, shownPlan, usefulOffcuts, type Layout, type Plan } from '../plan';
+import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 import { madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
-import { actualThickness, lifeOf, materialOf, nameKey, parseSection, parseThickness, woodWeight, type Fitness, type Life } from '../wood'; // prettier-ignore
+import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../wood';
 import { fitnessOfMade, isFinished } from './fit';
 
 /** What one way to do a project comes to: what a comparison shows of it. */
@@ -127,12 +127,9 @@ const byMaterial = (bought: Bought[]): Outcome['byMaterial'] => {
   return [...sums.values()].sort((a, b) => b.paid - a.paid);
 };
 
-const weightOfPieces = ({ kind, section, material, pieces }: Layout, book: Book): number => {
-  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
-  const read = kind === 'board' ? parseSection(section, 'mm') : null;
-  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
-  const faces = pieces.reduce((sum, { outline }) => sum + faceOf(outline), 0);
-  return woodWeight(cubicMm(faces * thickness), material, book.materials);
+const weightOfPieces = (layout: Layout, book: Book): number => {
+  const faces = layout.pieces.reduce((sum, { outline }) => sum + faceOf(outline), 0);
+  return woodWeight(cubicMm(faces * thicknessOf(layout)), layout.material, book.materials);
 };
 
 /** Until the first of its materials, each in its place, must be replaced. */

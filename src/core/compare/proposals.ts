@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { shownPlan, type Plan } from '../plan';
 import { needsOf, type Offer } from '../prices';
 import { chosenOption, madeNow, resolve, withChanges, type Book, type Group, type Project, type ProjectChange, type ResolvedPart } from '../project'; // prettier-ignore
@@ -261,5 +262,3 @@ const contentOf = ({
     builds,
     variables,
   ]);
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

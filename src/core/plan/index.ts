@@ -8,4 +8,4 @@ export { bestPlan, type Progress } from './exact';
 export { solverOf, type Highs, type Solver } from './exact/highs';
 export { thing } from './problems';
 export { proofTerms } from './proof';
-export { faceOf, sidesOf, usefulOffcuts } from './outline';
+export { faceOf, sidesOf, thicknessOf, usefulOffcuts } from './outline';

@@ -1,5 +1,6 @@
 import { fromInches, type Ticks } from '../measure';
-import type { Offcut, Point } from './types';
+import { actualThickness, parseSection, parseThickness } from '../wood';
+import type { Layout, Offcut, Point } from './types';
 
 /** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
 export const sidesOf = (outline: Point[]): { along: Ticks; across: Ticks } => {
@@ -27,3 +28,17 @@ const SLIVER = fromInches(0.5);
 /** What is left of a board that could still be of use. */
 export const usefulOffcuts = (offcuts: Offcut[]): Offcut[] =>
   offcuts.filter(({ length, width }) => Math.min(length, width) >= SLIVER);
+
+/** How thick a board or sheet is that pieces are cut from: what a calliper reads. */
+export const thicknessOf = ({
+  kind,
+  section,
+  material,
+}: Pick<Layout, 'kind' | 'section' | 'material'>): Ticks => {
+  if (kind === 'board') {
+    const read = parseSection(section, 'mm');
+    return read.ok ? read.value.thickness : 0;
+  }
+  const trade = parseThickness(section, 'in');
+  return trade.ok ? actualThickness(trade.value, material) : 0;
+};

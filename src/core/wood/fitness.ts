@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import type { Material } from './materials';
 
 /** Where something stands. */
@@ -147,5 +148,3 @@ export const lifeOf = ({ decay, panel }: Material, exposure: Exposure, isFinishe
 export const wantsFinish = (material: Material, exposure: Exposure): boolean =>
   inPlace(material, exposure).verdict === 'finish' ||
   (exposure === 'ground' && material.decay === 'slight' && material.panel === null);
-
-const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -3,11 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
 import { fitChecks } from '@/core/compare';
 import { formatArea, formatMoney, formatWeight } from '@/core/measure';
-import { planInput, shownPlan, type Layout, type Plan } from '@/core/plan';
+import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/prices';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
-import { actualThickness, parseSection, parseThickness } from '@/core/wood';
 import { newId, useProject, type OpenProject } from '@/data';
 import { usePlan } from '@/planning';
 import { Band, Button, Columns, useIsWide, Words } from '@/ui';
@@ -203,12 +202,11 @@ const Facts = ({
   );
 }; // prettier-ignore
 
-const asCarried = ({ kind, section, length, width, material }: Layout): Carried => {
-  const trade = kind === 'sheet' ? parseThickness(section, 'in') : null;
-  const read = kind === 'board' ? parseSection(section, 'mm') : null;
-  const thickness = read?.ok ? read.value.thickness : trade?.ok ? actualThickness(trade.value, material) : 0;
-  return { name: `a whole ${section} ${material}`, length, width, thickness, material };
-};
+const asCarried = (layout: Layout): Carried => ({
+  ...layout,
+  name: `a whole ${layout.section} ${layout.material}`,
+  thickness: thicknessOf(layout),
+});
 
 /** The longest board on sale or owned for a part; null where none has a price. */
 const longestSold = (project: Project, book: Book) => {
