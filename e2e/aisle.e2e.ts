@@ -18,7 +18,7 @@ afterAll(() => browser?.close());
 const shelter = (): string => {
   const lengths = ['41', '29 1/2', '20', '63'];
   const rows = ['2x4', '2x6', '1x4', '1x6', '4x4'].flatMap((section) =>
-    ['treated', 'cedar', 'fir', 'pine'].map((material, index) => `${section} ${material},2,${section},${lengths[index]},${material}`),
+    ['treated', 'oak', 'fir', 'elm'].map((material, index) => `${section} ${material},2,${section},${lengths[index]},${material}`),
   ); // prettier-ignore
   const id = counter();
   const groups = must(

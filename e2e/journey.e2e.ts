@@ -202,7 +202,7 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
       .getByRole('img', { name: /stud: .*Post 31 1\/2".*left over/ })
       .first()
       .waitFor();
-    await page.getByRole('img', { name: /birch ply: . Roof 24" x 36"/ }).waitFor();
+    await page.getByRole('img', { name: /fibreboard: . Roof 24" x 36"/ }).waitFor();
   });
 
   step('5. what cannot be made says why, and the rest stays planned', async () => {

@@ -51,7 +51,7 @@ test.each([
 }); // prettier-ignore
 
 /** Panels that take the planner a while: many sizes, each but a few times. */
-const PANELS = ['part,kind,qty,section,length,width', ...Array.from({ length: 24 }, (_, index) => `p${index},sheet,${2 + (index % 3)},3/4in,${9 + ((index * 17) % 31)},${7 + ((index * 5) % 17)}`)].join('\n'); // prettier-ignore
+const PANELS = ['part,kind,qty,section,length,width,material', ...Array.from({ length: 24 }, (_, index) => `p${index},sheet,${2 + (index % 3)},3/4in,${9 + ((index * 17) % 31)},${7 + ((index * 5) % 17)},birch ply`)].join('\n'); // prettier-ignore
 
 test('the page tells how far the search is, and what it can be at the most when it is stopped', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);

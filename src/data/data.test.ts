@@ -10,6 +10,7 @@ import {
   measure,
   type Project,
 } from '@/core/project';
+import { materialOf } from '@/core/wood';
 import {
   migrate,
   newProjectRecord,
@@ -59,6 +60,20 @@ test('what is kept reads back as it was', () => {
     },
   };
   expect(unpackBook(packBook(book))).toEqual({ ok: true, value: book });
+  const full = {
+    ...book,
+    book: {
+      ...book.book,
+      materials: { 'old cedar': { ...materialOf('cedar'), name: 'Old cedar' } },
+      rack: {
+        r: {
+          id: 'r', quantity: 3, from: 'Trellis',
+          item: { kind: 'board' as const, name: '', section: '2x4', length: measure('31 1/2', 'in'), width: null, material: 'treated' },
+        },
+      },
+    },
+  }; // prettier-ignore
+  expect(unpackBook(packBook(full))).toEqual({ ok: true, value: full });
   expect(unpackSettings(packSettings(DEFAULT_SETTINGS))).toEqual({ ok: true, value: DEFAULT_SETTINGS });
 });
 

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { fromInches, MICROS, toMm } from '../measure';
-import { chosenOption, emptyBook, emptyProject, resolve, type Project } from '../project';
+import { chosenOption, emptyBook, emptyProject, measure, resolve, type Project } from '../project';
+import { materialOf } from '../wood';
 import { counter, fromCsv, must } from '../testing';
 import {
   readParts,
@@ -189,6 +190,43 @@ test('a project file opens as what was saved, with the prices it uses or is comp
   };
   expect(json.project.groups[0]?.options[0]?.parts[0]?.length).toEqual({ text: '31 1/2', mm: 800.1 });
   expect(json.prices[0]?.price).toBe(3.98);
+});
+
+test('what a project says of its comparison, its work and its materials comes back from its file', () => {
+  const { project, book } = sample();
+  const group = { ...project.groups[0], nearFood: true, isLater: true } as (typeof project.groups)[number];
+  const full = {
+    ...project,
+    groups: [group, ...project.groups.slice(1)],
+    treatedNearFood: 'liner' as const,
+    leavesRack: true,
+    readyMade: [{ id: 'r', price: 62050, source: 'a catalogue', date: '2026-11-20' }],
+    work: { hours: 12.5, rate: 1850, beside: null },
+    alternatives: [
+      {
+        id: 'a',
+        name: 'A little short',
+        changes: [
+          { type: 'editSettings' as const, fields: { shortOk: measure('1/16in', 'in') } },
+          { type: 'excludeStore' as const, storeId: 's', excluded: true },
+        ],
+      },
+    ],
+  };
+  const materials = { 'old cedar': { ...materialOf('cedar'), name: 'Old cedar', source: 'yours' } };
+  const text = writeProjectFile(full, { ...book, materials });
+  const read = must(readProjectFile(text, 'x.billet.json'));
+  expect(read.project).toEqual(full);
+  expect(read.book.materials).toEqual(materials);
+  // Money and lengths as formats.md asks: main units and millimetres.
+  expect(text).toContain('"price": 620.5');
+  expect(text).toContain('"rate": 18.5');
+  expect(text).toContain('"mm": 1.5875');
+  const wrong = JSON.parse(text);
+  wrong.project.alternatives[0].changes[1].type = 'burnItAll';
+  expect(faults(readProjectFile(JSON.stringify(wrong), 'x')).join()).toMatch(
+    /alternatives\[0\]\.changes\[1\]/,
+  );
 });
 
 test('a wrong project file: every fault with its place; a newer one: one clear sentence', () => {
