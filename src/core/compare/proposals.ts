@@ -115,7 +115,8 @@ const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]):
     const one = sold.find(({ material }) => rank(material) === best);
     return one ? { groupId: group.id, partIds: idsOf(parts), material: one.material } : null;
   });
-  return [...families('board'), ...families('sheet'), named('Cheapest fit for its place', cheapestFit)];
+  const fitNames = [...new Set(cheapestFit.flatMap((pick) => pick?.material ?? []))];
+  return [...families('board'), ...families('sheet'), named(`Cheapest fit: ${fitNames.join(', ')}`, cheapestFit)];
 }; // prettier-ignore
 
 /** One group in each material that all its boards, or sheets, are sold in. */

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { TouchableRipple } from 'react-native-paper';
 import { formatMoney } from '@/core/measure';
 import type { Project } from '@/core/project';
 import { Button, Icon, Row, Stamp, useInk, Words } from '@/ui';
@@ -45,26 +46,41 @@ const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: 
   const price = outcome ? formatMoney(outcome.atTill, project.currency) : '';
   return (
     <View role="listitem">
-      <Row onPress={onPress} label={`${letter}, ${name}${price ? `, ${price}` : ''}: ${isOpen ? 'less' : 'all of it'}`} style={styles.card}>
-        <View style={styles.inside}>
-          <View style={styles.head}>
-            <Words size="strong" tone="soft" style={styles.letter}>
-              {letter}
-            </Words>
-            <View style={styles.name}>
-              <Words size="strong">{name}</Words>
-              {isChosen ? <Stamp text="chosen" /> : null}
+      <Row style={styles.card}>
+        <View style={styles.sides}>
+          <TouchableRipple
+            onPress={onPress}
+            role="button"
+            aria-expanded={isOpen}
+            aria-label={`${letter}, ${name}${price ? `, ${price}` : ''}: ${isOpen ? 'less' : 'all of it'}`}
+            style={styles.grow}
+          >
+            <View style={styles.inside}>
+              <View style={styles.head}>
+                <Words size="strong" tone="soft" style={styles.letter}>
+                  {letter}
+                </Words>
+                <View style={styles.name}>
+                  <Words size="strong">{name}</Words>
+                  {isChosen ? <Stamp text="chosen" /> : null}
+                </View>
+              </View>
+              <Beneath column={column} chosen={chosen} project={project} />
             </View>
+          </TouchableRipple>
+          <View style={styles.right}>
             <Words size="strong" align="right">
               {price || (isPlanning ? 'planning' : '')}
             </Words>
+            {isChosen || !outcome ? null : (
+              <Button mode="outlined" compact accessibilityLabel={`Choose ${name}`} onPress={() => onChoose(column)}>
+                Choose
+              </Button>
+            )}
           </View>
-          <Beneath column={column} chosen={chosen} project={project} />
         </View>
       </Row>
-      {isOpen ? (
-        <Opened column={column} chosen={chosen} onChoose={onChoose} onRemove={onRemove} />
-      ) : null}
+      {isOpen ? <Opened column={column} chosen={chosen} onRemove={onRemove} /> : null}
     </View>
   );
 }; // prettier-ignore
@@ -156,8 +172,8 @@ const Warning = ({ text, isBad = false }: { text: string; isBad?: boolean }) => 
   );
 };
 
-/** Every row, those that differ from the choice marked, and what can be done. */
-const Opened = ({ column, chosen, onChoose, onRemove }: Omit<CardProps, 'isOpen' | 'onPress' | 'project'>) => {
+/** Every row, those that differ from the choice marked. */
+const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen' | 'onRemove'>) => {
   const ink = useInk();
   const { outcome, isChosen, name } = column;
   return (
@@ -180,9 +196,6 @@ const Opened = ({ column, chosen, onChoose, onRemove }: Omit<CardProps, 'isOpen'
         : null}
       {isChosen ? null : (
         <View style={styles.buttons}>
-          <Button mode="contained" disabled={!outcome} accessibilityLabel={`Choose ${name}`} onPress={() => onChoose(column)}>
-            Choose this
-          </Button>
           <Button mode="text" accessibilityLabel={`Take out ${name}`} onPress={() => onRemove(column)}>
             Take out
           </Button>
@@ -193,8 +206,17 @@ const Opened = ({ column, chosen, onChoose, onRemove }: Omit<CardProps, 'isOpen'
 }; // prettier-ignore
 
 const styles = StyleSheet.create({
-  card: { paddingVertical: 10 },
-  inside: { paddingHorizontal: 16, gap: 2 },
+  card: { paddingVertical: 0 },
+  sides: { flexDirection: 'row' },
+  inside: { paddingLeft: 16, paddingVertical: 10, gap: 2 },
+  right: {
+    alignItems: 'flex-end',
+    justifyContent: 'space-between',
+    gap: 6,
+    paddingVertical: 10,
+    paddingRight: 16,
+    paddingLeft: 8,
+  },
   head: { flexDirection: 'row', alignItems: 'baseline', gap: 10 },
   letter: { width: 18 },
   name: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'center', columnGap: 10, rowGap: 4 },

@@ -50,13 +50,15 @@ export const Chart = ({
   );
 };
 
-/** The tones of the bars, each once, with the kind of wood it stands for first. */
+/** The tones of the bars, each once, with the kinds of wood it stands for. */
 const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: WoodTone; word: string }[] => {
-  const tones = new Map<WoodTone, string>();
-  for (const { material } of columns.flatMap(barsOf))
-    if (material !== null && !tones.has(woodTone(material, own)))
-      tones.set(woodTone(material, own), familyName(familyOf(materialOf(material, own))));
-  return [...tones].map(([tone, word]) => ({ tone, word }));
+  const tones = new Map<WoodTone, Set<string>>();
+  for (const { material } of columns.flatMap(barsOf)) {
+    if (material === null) continue;
+    const tone = woodTone(material, own);
+    tones.set(tone, (tones.get(tone) ?? new Set()).add(familyName(familyOf(materialOf(material, own)))));
+  }
+  return [...tones].map(([tone, words]) => ({ tone, word: [...words].join(', ') }));
 };
 
 const styles = StyleSheet.create({

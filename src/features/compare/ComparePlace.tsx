@@ -120,6 +120,11 @@ const Compare = ({ open }: { open: OpenProject }) => {
               Add a way
             </Button>
           </View>
+          {view.plan.problems.length > 0 ? (
+            <Words size="small" tone="bad" style={styles.lacking}>
+              {`In no sum here: ${view.plan.problems[0]?.sentence ?? ''}${view.plan.problems.length > 1 ? ` And ${view.plan.problems.length - 1} more, see Buy.` : ''}`}
+            </Words>
+          ) : null}
           <Chart columns={columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
           <Words size="small" tone="soft" style={styles.pad}>
@@ -147,6 +152,7 @@ const asAlternative = ({ id, name, changes }: Alternative): Alternative => ({
 const styles = StyleSheet.create({
   wait: { marginTop: 60 },
   pad: { padding: 16 },
+  lacking: { paddingHorizontal: 16, paddingVertical: 6 },
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingBottom: 4 },
   grow: { flex: 1 },
 });

@@ -26,7 +26,7 @@ export const NOW = 'As it is now';
 export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alternative[]): Column[] => {
   const { project, book } = open;
   const views = useAlternatives(project, book, alternatives);
-  const chosen = useMemo(() => wholeOutcome(project, book, view.plan), [project, book, view.plan]);
+  const chosen = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
   const base = view.doing === null && !view.isStale ? view.plan : null;
   const evens = useBreakEvens(
     project,
@@ -45,7 +45,7 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
       .filter(({ made, isPlanning }) => isPlanning || made !== project)
       .map(({ alternative, made, plan, isPlanning }): Column => ({
         id: alternative.id, name: alternative.name, letter: '', isChosen: false, alternative, made, plan,
-        outcome: outcomeKept(made, book, plan), isPlanning, breakEven: evens[alternative.id] ?? null,
+        outcome: lackOf(plan) === lackOf(view.plan) ? outcomeKept(made, book, plan) : null, isPlanning, breakEven: evens[alternative.id] ?? null,
       })),
   ]; // prettier-ignore
   const rank = ({ outcome }: Column) => outcome?.atTill ?? Infinity;
@@ -54,9 +54,9 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
     .map((column, index) => ({ ...column, letter: letterOf(index) }));
 };
 
-/** What all of it comes to: sums that lack something are held against nothing. */
-const wholeOutcome = (made: Project, book: Book, plan: Plan | null): Outcome | null =>
-  plan?.status === 'infeasible' ? null : outcomeOf(made, book, plan);
+/** What a plan leaves out, as far as that goes: sums that lack the same can be held against each other. */
+const lackOf = (plan: Plan | null): string =>
+  plan?.status === 'infeasible' ? plan.problems.flatMap(({ partIds }) => partIds).sort().join() : ''; // prettier-ignore
 
 const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();
 
@@ -65,14 +65,16 @@ const outcomeKept = (made: Project, book: Book, plan: Plan | null): Outcome | nu
   if (!plan) return null;
   const held = outcomes.get(plan);
   if (held?.made === made) return held.outcome;
-  const outcome = wholeOutcome(made, book, plan);
+  const outcome = outcomeOf(made, book, plan);
   outcomes.set(plan, { made, outcome });
   return outcome;
 };
 
-/** Why a column cannot be made as it stands; null: it can. */
-export const problemOf = ({ plan }: Column): string | null =>
-  plan?.status === 'infeasible' ? (plan.problems[0]?.sentence ?? 'It cannot be made at these prices.') : null;
+/** Why a column cannot be held against the others; null: it can. */
+export const problemOf = ({ plan, outcome }: Column): string | null =>
+  plan?.status === 'infeasible' && !outcome
+    ? (plan.problems[0]?.sentence ?? 'It cannot be made at these prices.')
+    : null;
 
 /** The bars of a column, by material and then the rest, in minor units. */
 export const barsOf = ({ outcome }: Column): { material: string | null; sum: number }[] => {
