@@ -39,7 +39,7 @@ describe('on a phone, by touch', () => {
     const price = cents((await card.getByText(/^€\d/).first().innerText()) ?? '');
     expect(price).toBeGreaterThan(before);
     await card.getByText(/36\.94 over target/).waitFor();
-    await press(card.getByRole('button', { name: /All treated/ }));
+    await press(card.getByRole('button', { name: /All treated.*: all of it$/ }));
     await card.getByText('10 to 20 years').last().waitFor();
     await press(page.getByRole('button', { name: 'Choose All treated' }));
     await becomes(page, price);
@@ -63,7 +63,7 @@ describe('on a phone, by touch', () => {
     await page.reload();
     const added = list.getByRole('listitem').filter({ hasText: 'Braces in cedar' });
     await added.getByText(/dearer/).waitFor();
-    await press(added.getByRole('button', { name: /Braces in cedar/ }));
+    await press(added.getByRole('button', { name: /Braces in cedar.*: all of it$/ }));
     await press(page.getByRole('button', { name: 'Take out Braces in cedar' }));
     await added.waitFor({ state: 'detached' });
     // Two groups in one way.
