@@ -36,7 +36,7 @@ describe('on a phone, by touch', () => {
     await cards.filter({ hasText: 'As it is now' }).getByText(/^Not fit\. .* touches the ground\.$/).waitFor();
     const before = await total(page);
     const card = cards.filter({ hasText: 'All treated' });
-    const price = cents((await card.getByText(/^€\d/).first().innerText()) ?? '');
+    const price = cents((await card.getByText(/^€[\d.]+$/).first().innerText()) ?? '');
     expect(price).toBeGreaterThan(before);
     await card.getByText(/36\.94 over target/).waitFor();
     await press(card.getByRole('button', { name: /All treated.*: all of it$/ }));
