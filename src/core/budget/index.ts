@@ -2,3 +2,4 @@ export * from './money';
 export * from './inThePiece';
 export * from './purchase';
 export * from './rise';
+export * from './ledger';

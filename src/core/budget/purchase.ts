@@ -1,8 +1,13 @@
 import { toMicros, toMinor, type Minor } from '../measure';
 import { taxAt } from '../plan';
+import { isFinish } from '../wood';
 import type { Category, Item, PlanSettings, PurchaseLine, Store } from '../project';
 
-const CATEGORIES: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };
+const BY_KIND: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };
+
+/** What money for an item goes into, by its kind, and by its name where that tells a finish. */
+export const categoryOf = ({ kind, name }: Pick<Item, 'kind' | 'name'>): Category =>
+  kind === 'hardware' && isFinish(name) ? 'finish' : BY_KIND[kind];
 
 /**
  * A purchase line from what was paid in all at the till: the part of it that is tax, by the rate that holds at
@@ -19,5 +24,5 @@ export const purchaseLine = (
 ): PurchaseLine => {
   const rate = taxAt(store, settings);
   const price = toMinor(Math.round(toMicros(paid, currency) / (1 + rate)), currency);
-  return { item, pack, quantity, price, tax: paid - price, category: CATEGORIES[item.kind] };
+  return { item, pack, quantity, price, tax: paid - price, category: categoryOf(item) };
 };

@@ -27,3 +27,4 @@ export { readOwned, type OwnedRow } from './ownedCsv';
 export { planToJson, type JsonBuy, type JsonLayout, type JsonPlan } from './planJson';
 export { planText } from './planText';
 export { readPlan } from './readPlan';
+export { writeJournal, writeLedger } from './ledgerText';

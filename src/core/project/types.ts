@@ -4,7 +4,18 @@ import type { Extra, Group, Kind, Measure, Option, Part, Variable } from './part
 
 export * from './partTypes';
 
-export type Category = 'wood' | 'sheets' | 'hardware' | 'other';
+/** What money goes into. */
+export const CATEGORIES = [
+  'wood',
+  'sheets',
+  'hardware',
+  'finish',
+  'consumables',
+  'tools',
+  'trips',
+  'other',
+] as const;
+export type Category = (typeof CATEGORIES)[number];
 
 export interface PurchaseLine {
   item: Item;

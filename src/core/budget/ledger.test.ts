@@ -1,0 +1,121 @@
+import fc from 'fast-check';
+import { writeJournal, writeLedger } from '../formats';
+import { firstPlan, planInput } from '../plan';
+import type { Project, Purchase, PurchaseLine } from '../project';
+import { fromCsv } from '../testing';
+import {
+  byCategory,
+  categoryOf,
+  ledgerOf,
+  paidFor,
+  projectMoney,
+  searchLedger,
+  totalsBy,
+  GROUPINGS,
+} from '.';
+
+const given = fromCsv({
+  parts: 'part,qty,kind,section,length,item\nRail,4,,2x4,40,\nHook,6,hardware,,,hook',
+  prices: 'store,kind,section,length,material,price,item\nYard,,2x4,8ft,stud,4,\nPost,hardware,,,,1,hook',
+  stores: { Yard: { trip: 420 }, Post: { shipping: { fee: 895, freeFrom: 4900 } } },
+});
+const [yard, post] = ['Yard', 'Post'].map((name) => Object.values(given.book.stores).find((store) => store.name === name)); // prettier-ignore
+const lineOf = (name: string, price: number, tax: number, quantity = 1): PurchaseLine => ({
+  item: { kind: 'hardware', name, section: '', length: null, width: null, material: '' },
+  pack: 1, quantity, price, tax, category: categoryOf({ kind: 'hardware', name }),
+}); // prettier-ignore
+const bought = (id: string, date: string, store: typeof yard, lines: PurchaseLine[]): Purchase => ({
+  id, date, storeId: store?.id ?? '', store: store?.name ?? 'elsewhere', lines, note: '',
+}); // prettier-ignore
+const withPurchases = (purchases: Purchase[]): Project => ({ ...given.project, purchases });
+
+test('sums are exact to the cent under any order of entry, against a plain big-integer sum', () => {
+  const cents = fc.integer({ min: 0, max: 2 ** 40 });
+  const purchase = fc.record({
+    date: fc.constantFrom('2026-10-30', '2026-11-02', '2026-11-20'),
+    store: fc.constantFrom(yard, post, undefined),
+    lines: fc.array(fc.tuple(fc.constantFrom('hook', 'wood stain', 'blade'), cents, cents), { minLength: 1, maxLength: 4 }),
+  });
+  fc.assert(
+    fc.property(fc.array(purchase, { maxLength: 12 }), fc.infiniteStream(fc.nat()), (made, random) => {
+      const purchases = made.map(({ date, store, lines }, index) =>
+        bought(`p${index}`, date, store, lines.map(([name, price, tax]) => lineOf(name, price, tax))),
+      );
+      const shuffled = [...purchases].map((one) => ({ one, at: random.next().value })).sort((a, b) => a.at - b.at).map(({ one }) => one);
+      const plain = purchases.reduce((sum, { lines }) => lines.reduce((s, { price, tax }) => s + BigInt(price) + BigInt(tax), sum), 0n);
+      for (const order of [purchases, shuffled]) {
+        const project = withPurchases(order);
+        const ledger = ledgerOf(project, given.book, null);
+        const lines = ledger.filter(({ purchaseId }) => purchaseId !== null);
+        expect(BigInt(lines.reduce((sum, entry) => sum + paidFor(entry), 0))).toBe(plain);
+        const all = ledger.reduce((sum, entry) => sum + paidFor(entry), 0);
+        expect(all).toBe(projectMoney(project, given.book, null).spent);
+        for (const grouping of GROUPINGS)
+          expect(totalsBy(ledger, grouping).reduce((sum, { paid }) => sum + paid, 0)).toBe(all);
+      }
+    }),
+  );
+}); // prettier-ignore
+
+test('going to a store and its shipping are lines of the ledger, once a store; shipping only once nothing more is to come', () => {
+  const project = withPurchases([
+    bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21)]),
+    bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)]),
+    bought('c', '2026-11-05', post, [lineOf('blade', 900, 0)]),
+  ]);
+  const trips = ledgerOf(project, given.book, null).filter(({ category }) => category === 'trips');
+  expect(trips.map(({ store, date, price }) => [store, date, price])).toEqual([
+    ['Post', '2026-11-05', 895],
+    ['Yard', '2026-11-02', 420],
+  ]);
+  const plan = firstPlan(planInput(project, given.book));
+  expect(plan.stores.map(({ store }) => store)).toContain('Post');
+  expect(ledgerOf(project, given.book, plan).some(({ store, category }) => store === 'Post' && category === 'trips')).toBe(false); // prettier-ignore
+});
+
+test('by category: spent and to buy add up to the money of the project, a finish told by its name', () => {
+  const project = withPurchases([bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)])]);
+  const plan = firstPlan(planInput(project, given.book));
+  const money = projectMoney(project, given.book, plan);
+  const rows = byCategory(ledgerOf(project, given.book, plan), plan);
+  expect(rows.reduce((sum, { spent }) => sum + spent, 0)).toBe(money.spent);
+  expect(rows.reduce((sum, { toBuy }) => sum + toBuy, 0)).toBe(money.toBuy);
+  expect(rows.find(({ category }) => category === 'finish')?.spent).toBe(1070);
+});
+
+test('a search takes all its words, in any order', () => {
+  const project = withPurchases([
+    bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21), lineOf('wood stain', 1000, 70)]),
+  ]);
+  const found = (words: string) =>
+    searchLedger(ledgerOf(project, given.book, null), words).map(({ item }) => item);
+  expect(found('yard STAIN')).toEqual(['wood stain']);
+  expect(found('2026-11 hook')).toEqual(['hook']);
+  expect(found('nothing')).toEqual([]);
+});
+
+test('as CSV with quotes where they are needed, and as a journal whose every transaction balances', () => {
+  const project = withPurchases([
+    bought('a', '2026-11-02', yard, [
+      lineOf('hook, 1" "strong"', 300, 21),
+      lineOf('blade: fine; thin', 5, 0),
+    ]),
+    bought('b', '2026-10-01', yard, [lineOf('wood stain', 1000, 70)]),
+  ]);
+  const ledger = ledgerOf(project, given.book, null);
+  const csv = writeLedger(ledger, 'USD');
+  expect(csv).toContain('2026-11-02,Yard,"hook, 1"" ""strong""",1,1,3.00,0.21,3.21,hardware,');
+  expect(csv.split('\r\n')[1]).toMatch(/^2026-10-01/);
+  const journal = writeJournal(ledger, 'USD', 'Bike: shelter');
+  for (const transaction of journal.trim().split('\n\n')) {
+    const [head, ...postings] = transaction.split('\n');
+    expect(head).toMatch(/^\d{4}-\d\d-\d\d \S/);
+    const sums = postings.map((posting) => {
+      const [, account = '', sum = ''] = /^ {4}(\S.*?) {2,}USD (-?\d+\.\d\d)/.exec(posting) ?? [];
+      expect(account).toMatch(/^(Expenses:Bike shelter:\w+|Assets:Cash)$/);
+      return Math.round(Number(sum) * 100);
+    });
+    expect(sums.reduce((a, b) => a + b, 0)).toBe(0);
+  }
+  expect(journal).toContain('; 1 x blade fine thin');
+});
