@@ -264,6 +264,19 @@ export const VIEWS: View[] = [
     ready: strip,
     open: (page) => press(page, /cedar picket.*bought at another price/),
   },
+  { name: 'spend', path: '/project/compost-station/spend', ready: strip },
+  {
+    name: 'sums',
+    path: '/project/compost-station/spend',
+    ready: strip,
+    open: (page) => page.getByRole('tab', { name: 'Sums' }).click(),
+  },
+  {
+    name: 'entry',
+    path: '/project/compost-station/spend',
+    ready: strip,
+    open: (page) => press(page, /^Change strap hinge/),
+  },
   {
     name: 'menu',
     path: '/project/sandpit/parts',

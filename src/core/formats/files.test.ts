@@ -200,6 +200,15 @@ test('what a project says of its comparison, its work and its materials comes ba
     groups: [group, ...project.groups.slice(1)],
     treatedNearFood: 'liner' as const,
     leavesRack: true,
+    purchases: [
+      {
+        // At a store that is not in the book.
+        id: 'b', date: '2026-11-21', storeId: '', store: 'A flea market', note: '',
+        lines: [
+          { item: { kind: 'hardware' as const, name: 'Saw blade', section: '', length: null, width: null, material: '' }, pack: 1, quantity: 1, price: 1153, tax: 81, category: 'tools' as const },
+        ],
+      },
+    ], // prettier-ignore
     readyMade: [{ id: 'r', price: 62050, source: 'a catalogue', date: '2026-11-20' }],
     work: { hours: 12.5, rate: 1850, beside: null },
     alternatives: [

@@ -24,7 +24,7 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
       place('Settings', '/settings'),
     ],
     inProject: project
-      ? ['Parts', 'Prices', 'Compare', 'Buy'].map((name) =>
+      ? ['Parts', 'Prices', 'Compare', 'Buy', 'Spend'].map((name) =>
           place(name, `/project/${id}/${name.toLowerCase()}`),
         )
       : [],

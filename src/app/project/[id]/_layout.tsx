@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { Slot, useLocalSearchParams } from 'expo-router';
 import { ComparePlace } from '@/features/compare';
 import { ProjectFrame } from '@/features/projects/ProjectFrame';
+import { SpendPlace } from '@/features/spend';
 
 /** When a project has been on screen for so long, the code of its other places is fetched. */
 const SETTLED = 1200;
@@ -9,7 +10,10 @@ const SETTLED = 1200;
 export default function ProjectLayout() {
   const { id } = useLocalSearchParams<{ id: string }>();
   useEffect(() => {
-    const timer = setTimeout(() => void ComparePlace.ready(), SETTLED);
+    const timer = setTimeout(() => {
+      void ComparePlace.ready();
+      void SpendPlace.ready();
+    }, SETTLED);
     return () => clearTimeout(timer);
   }, []);
   return (
