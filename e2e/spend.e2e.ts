@@ -58,3 +58,31 @@ test.each([
   expect(complaints).toEqual([]);
   await context.close();
 }); // prettier-ignore
+
+test('when all is bought, what is left goes on the rack with one tap, and comes off with undo', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(15_000);
+  const { press } = thumb(page);
+  const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
+  await page.goto(`${at.site.address}/project/sandpit/buy`);
+  await page.getByText('proved cheapest').waitFor();
+  const ticks = page.getByRole('checkbox', { checked: false });
+  for (let left = await ticks.count(); left > 0; left = await ticks.count()) {
+    await press(ticks.first());
+    await page.getByText(/: bought for/).waitFor();
+    await page.waitForTimeout(600);
+  }
+  await page.getByText('All that is needed is bought.').waitFor();
+  const rest = page.getByRole('region', { name: 'Left over' });
+  await rest.getByText(/coated deck screw 30 mm$/).waitFor();
+  await press(button('Put it on the rack'));
+  await rest.waitFor({ state: 'detached' });
+  await press(button('Undo'));
+  await rest.waitFor();
+  await press(button('Put it on the rack'));
+  await press(button('Back to projects'));
+  await press(page.getByRole('link', { name: 'Rack', exact: true }));
+  await page.getByText('left from Sandpit with a folding lid').first().waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});

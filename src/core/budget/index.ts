@@ -3,3 +3,4 @@ export * from './inThePiece';
 export * from './purchase';
 export * from './rise';
 export * from './ledger';
+export * from './leftovers';

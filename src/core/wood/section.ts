@@ -98,7 +98,8 @@ const tradeSection = (plain: string): Section | null => {
   };
 };
 
-const actualSection = (thickness: Ticks, width: Ticks, unit: LengthUnit): Section => {
+/** A section by its actual size alone, as what is ripped from a board has it: `1-1/2x2-1/4in`, `45x60mm`. */
+export const actualSection = (thickness: Ticks, width: Ticks, unit: LengthUnit): Section => {
   const side = (ticks: Ticks) =>
     writeLength(ticks, unit)
       .replace(/(in|mm)$/, '')

@@ -12,6 +12,7 @@ import { Band, Button, Cautions, Columns, Icon, Row, Segments, Stamp, useInk, us
 import { Boards } from './Boards';
 import { BoughtForm, type Bought } from './BoughtForm';
 import { BuyList } from './BuyList';
+import { LeftOver } from './LeftOver';
 import { Several } from './Several';
 
 /** What to buy, by store, and how every board and sheet is cut. */
@@ -84,7 +85,12 @@ const Buy = ({ open }: { open: OpenProject }) => {
       {isWide || view === 'list' ? (
         <>
           <BuyList open={open} plan={shown} onEdit={setBought} />
-          {plan.status === 'infeasible' ? null : <Several open={open} />}
+          {plan.status === 'infeasible' ? null : (
+            <>
+              <LeftOver open={open} plan={plan} />
+              <Several open={open} />
+            </>
+          )}
         </>
       ) : (
         boards

@@ -91,7 +91,14 @@ const Rack = ({
             <Row style={styles.row}>
               <View style={styles.line}>
                 <Words size="strong" style={styles.count}>{`${entry.quantity} ×`}</Words>
-                <Words style={styles.grow}>{tagName(entry.item)}</Words>
+                <View style={styles.grow}>
+                  <Words>{tagName(entry.item)}</Words>
+                  {entry.from === '' ? null : (
+                    <Words size="small" tone="soft">
+                      {`left from ${entry.from}`}
+                    </Words>
+                  )}
+                </View>
                 <IconAction icon="delete" label={`Take ${tagName(entry.item)} off the rack`} onPress={() => remove(entry)} />
               </View>
             </Row>

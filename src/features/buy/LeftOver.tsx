@@ -1,0 +1,48 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { leftoversOf } from '@/core/budget';
+import type { Plan } from '@/core/plan';
+import { tagName } from '@/core/project';
+import { newId, notify, type OpenProject } from '@/data';
+import { Band, Button, Row, Words } from '@/ui';
+
+/** What is left once everything is bought: one tap puts it on the rack, for the next plan to use. */
+export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
+  const { project, book, run, runOnBook, undo } = open;
+  const left = useMemo(() => leftoversOf(project, book, plan), [project, book, plan]);
+  const isThere = Object.values(book.rack ?? {}).some(({ from }) => from === project.name);
+  if (plan.total > 0 || project.purchases.length === 0 || left.length === 0 || isThere) return null;
+  const put = () => {
+    runOnBook({
+      type: 'putOnRack',
+      entries: left.map(({ item, quantity }) => ({ id: newId(), item, quantity, from: project.name })),
+    });
+    // Its own parts are cut already: it must not take from the rack what it has just put there.
+    run({ type: 'editProject', fields: { leavesRack: true } });
+    const back = () => {
+      undo();
+      undo();
+    };
+    notify({ text: 'What is left is on the rack.', action: { label: 'Undo', run: back } });
+  };
+  return (
+    <View role="region" aria-label="Left over">
+      <Band title="Left over" note="when it is all cut" />
+      {left.map(({ item, quantity }) => (
+        <Row key={tagName(item)} style={styles.row}>
+          <Words>{`${quantity} × ${tagName(item)}`}</Words>
+        </Row>
+      ))}
+      <View style={styles.put}>
+        <Button mode="outlined" onPress={put}>
+          Put it on the rack
+        </Button>
+      </View>
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  row: { paddingHorizontal: 16, paddingVertical: 10 },
+  put: { padding: 16, alignItems: 'flex-start' },
+});
