@@ -3,6 +3,7 @@ import { readProjectFile, writeProjectFile } from '../formats';
 import { currentOffers } from '../prices';
 import { chosenOption, resolve, withChanges, type Project } from '../project';
 import { fromCsv, must } from '../testing';
+import { candidatesFor } from './candidates';
 import { proposalsFor, together } from '.';
 
 const compost = must(readProjectFile(readFileSync('demo/compost-station.billet.json', 'utf8'), 'compost'));
@@ -60,3 +61,26 @@ test('a project file carries the prices that its comparison needs, and its colum
   expect(names(read.book)).toEqual(names(book));
   expect(currentOffers(read.book).some(({ item }) => item.section === '1x6')).toBe(true);
 });
+
+test.each(['compost-station', 'record-shelf', 'sandpit'])(
+  'every proposal for %s, kept as a column or chosen, comes back from a file as it was',
+  (name) => {
+    const { project, book } = must(readProjectFile(readFileSync(`demo/${name}.billet.json`, 'utf8'), name));
+    const back = (of: Project) => must(readProjectFile(writeProjectFile(of, book), name)).project;
+    const proposals = proposalsFor(project, book, null);
+    for (const proposal of [...proposals, together(proposals)]) {
+      const { id, name: title, changes } = proposal;
+      const kept = {
+        ...project,
+        alternatives: [{ id: id.slice(0, 100), name: title.slice(0, 200), changes }],
+      };
+      expect(back(kept)).toEqual(kept);
+      const chosen = withChanges(project, changes);
+      expect(back(chosen)).toEqual(chosen);
+    }
+    for (const { changes } of candidatesFor(project, book)) {
+      const chosen = withChanges({ ...project, alternatives: [{ id: 'x', name: 'x', changes }] }, changes);
+      expect(back(chosen)).toEqual(chosen);
+    }
+  },
+);

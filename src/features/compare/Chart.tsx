@@ -39,6 +39,7 @@ export const Chart = ({
     <View style={styles.chart} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
       {width > 0 ? (
         <BarsChart
+          about="At the till"
           bars={bars}
           legend={legend}
           currency={project.currency}

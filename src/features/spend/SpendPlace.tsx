@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { byCategory, GROUPINGS, ledgerOf, paidFor, searchLedger, totalsBy, type Entry, type Grouping } from '@/core/budget'; // prettier-ignore
+import { byCategory, ledgerOf, paidFor, searchLedger, type Entry } from '@/core/budget';
 import { writeJournal, writeLedger } from '@/core/formats';
 import { formatDay, formatMoney } from '@/core/measure';
 import { saveFile, useProject, useToday, type OpenProject } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { ActionMenu, Band, Button, Choice, Columns, Row, Segments, TextField, useIsWide, Words } from '@/ui';
+import { ActionMenu, Band, Button, Columns, Row, Segments, TextField, useIsWide, Words } from '@/ui';
 import { blankPurchase, EntryForm, type Writing } from './EntryForm';
+import { Sums } from './Sums';
 
 /** Where the money of a project stands and went: the ledger and its sums. */
 export const SpendPlace = ({ id }: { id: string }) => {
@@ -81,7 +82,7 @@ const Spend = ({ open }: { open: OpenProject }) => {
           <Days entries={shown} said={said} onChoose={choose} />
         </>
       ) : (
-        <Sums entries={entries} rows={byCategory(entries, plan)} said={said} />
+        <Sums entries={entries} rows={byCategory(entries, plan)} currency={project.currency} />
       )}
       {isWide ? null : form}
     </Columns>
@@ -145,69 +146,6 @@ const Days = ({
       </View>
     );
   });
-};
-
-const GROUPING_WORDS: Record<Grouping, string> = {
-  category: 'What for',
-  store: 'Store',
-  month: 'Month',
-  item: 'Thing',
-};
-
-/** What was paid by any side of it; by what it was for, also what is still to buy. */
-const Sums = ({
-  entries,
-  rows,
-  said,
-}: {
-  entries: Entry[];
-  rows: ReturnType<typeof byCategory>;
-  said: (sum: number) => string;
-}) => {
-  const [grouping, setGrouping] = useState<Grouping>('category');
-  const totals = totalsBy(entries, grouping);
-  return (
-    <View>
-      <View style={styles.search}>
-        <Choice
-          label="Summed by"
-          value={grouping}
-          options={GROUPINGS.map((value) => ({ value, label: GROUPING_WORDS[value] }))}
-          onChange={setGrouping}
-        />
-      </View>
-      {grouping === 'category'
-        ? rows.map(({ category, spent, toBuy }) => (
-            <Row key={category} style={styles.row}>
-              <View style={styles.line}>
-                <View style={styles.grow}>
-                  <Words>{category.charAt(0).toUpperCase() + category.slice(1)}</Words>
-                  <Words size="small" tone="soft">
-                    {toBuy > 0 ? `${said(spent)} spent, ${said(toBuy)} to buy` : 'spent'}
-                  </Words>
-                </View>
-                <Words size="strong">{said(spent + toBuy)}</Words>
-              </View>
-            </Row>
-          ))
-        : totals.map(({ key, paid, count }) => (
-            <Row key={key} style={styles.row}>
-              <View style={styles.line}>
-                <View style={styles.grow}>
-                  <Words>{key}</Words>
-                  <Words size="small" tone="soft">
-                    {count === 1 ? 'one line' : `${count} lines`}
-                  </Words>
-                </View>
-                <Words size="strong">{said(paid)}</Words>
-              </View>
-            </Row>
-          ))}
-      {entries.length === 0 && grouping !== 'category' ? (
-        <Words style={styles.pad}>Nothing is paid yet.</Words>
-      ) : null}
-    </View>
-  );
 };
 
 const styles = StyleSheet.create({

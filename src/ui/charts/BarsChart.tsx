@@ -19,12 +19,15 @@ const LABEL_WIDTH = 52;
 
 /** Sums of money as bars against the target line, with a legend of their colours. */
 export const BarsChart = ({
+  about,
   bars,
   legend,
   currency,
   target,
   width,
 }: {
+  /** What the sums are, for those who do not see it: `At the till`. */
+  about: string;
   bars: Bar[];
   legend: { color: string; word: string }[];
   currency: string;
@@ -56,7 +59,7 @@ export const BarsChart = ({
   return (
     <View
       role="img"
-      aria-label={`At the till${target === null ? '' : `, target ${formatMoney(target, currency)}`}. ${words.join('; ')}.`}
+      aria-label={`${about}${target === null ? '' : `, target ${formatMoney(target, currency)}`}. ${words.join('; ')}.`}
     >
       <View style={styles.chart}>
         <BarChart
