@@ -17,9 +17,9 @@ test.each([
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
   const spent = (sum: string) => page.getByTestId('money-strip').getByRole('img', { name: `${sum} spent`, exact: false }).waitFor();
   await page.goto(`${at.site.address}/project/compost-station/parts`);
-  await spent('$75.00');
+  await spent('$75.01');
   await press(page.getByRole('link', { name: 'Spend', exact: true }));
-  await page.getByText(/still to buy: \$257\.01 when it is done, \$22\.99 under target\.$/).waitFor();
+  await page.getByText(/still to buy: \$257\.02 when it is done, \$22\.98 under target\.$/).waitFor();
   await press(button('Record something bought'));
   await press(button('Record it'));
   await page.getByText('Say what it is, as the receipt does.').waitFor();
@@ -28,12 +28,12 @@ test.each([
   await write(page.getByRole('textbox', { name: 'Store', exact: true }), 'A flea market');
   await choose('What it is for', 'Tools');
   await press(button('Record it'));
-  await spent('$105.00');
-  await page.getByText(/\$7\.01 over target\.$/).waitFor();
+  await spent('$105.01');
+  await page.getByText(/\$7\.02 over target\.$/).waitFor();
   await press(page.getByRole('button', { name: 'Change Saw blade, $30.00' }));
   await write(page.getByRole('textbox', { name: 'Paid in all, with tax, $' }), '12.34');
   await press(button('Save'));
-  await spent('$87.34');
+  await spent('$87.35');
   // Its tax at the project's rate is told apart.
   await page.getByRole('button', { name: 'Change Saw blade, $12.34' }).getByText('tax $0.81').waitFor();
   await page.reload();
@@ -52,9 +52,9 @@ test.each([
   expect(csv).toMatch(/,A flea market,Saw blade,1,1,11\.53,0\.81,12\.34,tools,/);
   await press(page.getByRole('button', { name: 'Change Saw blade, $12.34' }));
   await press(button('Delete'));
-  await spent('$75.00');
+  await spent('$75.01');
   await press(button('Undo'));
-  await spent('$87.34');
+  await spent('$87.35');
   expect(complaints).toEqual([]);
   await context.close();
 }); // prettier-ignore

@@ -6,7 +6,6 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['projects', 'phone', 'light'],
   ['parts', 'phone', 'light'],
   ['helper', 'wide', 'light'],
-  ['keypad', 'phone', 'light'],
   ['part', 'wide', 'light'],
   ['prices', 'phone', 'light'],
   ['aisle', 'phone', 'light'],
@@ -21,6 +20,7 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['build-or-buy', 'phone', 'light'],
   ['by-unit', 'phone', 'light'],
   ['material', 'wide', 'light'],
+  ['spend', 'phone', 'light'],
   ['settings', 'phone', 'dark'],
 ];
 
@@ -35,7 +35,7 @@ const main = async () => {
     await view.ready(page);
     await view.open?.(page);
     // The planner has done by then.
-    await page.waitForTimeout(/\/(buy|compare)$/.test(view.path) ? 4000 : 400);
+    await page.waitForTimeout(/\/(buy|compare|spend)$/.test(view.path) ? 4000 : 400);
     await page.screenshot({ path: `docs/screenshots/${name}-${size}${theme === 'dark' ? '-dark' : ''}.png` });
     await context.close();
   }

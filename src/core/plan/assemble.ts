@@ -7,6 +7,7 @@ import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
 import type { PlanInput, StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
+import { shareOut } from './shareOut';
 import { withSpares } from './spares';
 import type { Stock } from './stock';
 import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
@@ -28,6 +29,7 @@ export const assemble = (input: PlanInput, basket: Basket): Plan => {
       input,
     ),
   );
+  for (const store of stores) payLines(store, buys, input);
   const sum = (field: 'goods' | 'tax' | 'trip' | 'shipping') =>
     stores.reduce((total, store) => total + store[field], 0);
   const { layouts, short } = layoutsOf(input, basket);
@@ -77,7 +79,7 @@ const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
         {
           offerKey: offer.key, storeId: store.id, store: store.name, item: offer.name, kind, section, material,
           length: offer.length, width: offer.width, pack: offer.pack, qty: quantity, unitPrice: tier.unitPrice, cost,
-          paid: toMinor(Math.round(cost * pocketFactor(store, input.settings)), input.currency), spare: 0,
+          paid: 0, spare: 0,
         },
       ]; // prettier-ignore
     })
@@ -86,6 +88,15 @@ const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
 
 const KINDS = ['board', 'sheet', 'hardware'];
 const compare = <T>(a: T, b: T): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** Shares what a store's goods and tax come to among its lines, so that they add up to it. */
+const payLines = ({ storeId, goods, tax }: StoreCost, buys: Buy[], { stores, settings, currency }: PlanInput): void => {
+  const terms = stores.find(({ id }) => id === storeId);
+  const lines = buys.filter((buy) => buy.storeId === storeId);
+  const minor = toMicros(1, currency);
+  const shares = lines.map(({ cost }) => (cost * (terms ? pocketFactor(terms, settings) : 1)) / minor);
+  shareOut(goods + tax, shares).forEach((paid, index) => Object.assign(lines[index] as Buy, { paid }));
+}; // prettier-ignore
 
 const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanInput): StoreCost[] => {
   if (buys.length === 0) return [];
