@@ -15,7 +15,8 @@ interface Hand {
 }
 
 const MOST_WORKERS = 4;
-const size = (): number => Math.max(2, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1));
+/** One core is left to the page. */
+const size = (): number => Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1));
 
 const waiting: Job[] = [];
 const idle: Hand[] = [];

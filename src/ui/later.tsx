@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentType } from 'react';
+import { startTransition, useEffect, useState, type ComponentType } from 'react';
 import { ActivityIndicator } from 'react-native-paper';
 
 /** A component whose code is fetched when it is first drawn, or before, by `ready`. Once it is there it is drawn at once. */
@@ -20,7 +20,8 @@ export const later = <P extends object>(
     useEffect(() => {
       let isGone = false;
       void ready().then(() => {
-        if (!isGone) setShown(() => Loaded);
+        // Drawn between what is touched, not before it.
+        if (!isGone) startTransition(() => setShown(() => Loaded));
       });
       return () => {
         isGone = true;

@@ -1,4 +1,4 @@
-import { useDeferredValue, useState } from 'react';
+import { startTransition, useDeferredValue, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
 import type { OpenProject } from '@/data';
@@ -36,7 +36,10 @@ export const Chart = ({
     { color: ink.faint, word: 'hardware, finish, trips' },
   ];
   return (
-    <View style={styles.chart} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+    <View
+      style={styles.chart}
+      onLayout={({ nativeEvent }) => startTransition(() => setWidth(nativeEvent.layout.width))}
+    >
       {width > 0 ? (
         <BarsChart
           about="At the till"

@@ -48,10 +48,13 @@ const Compare = ({ open }: { open: OpenProject }) => {
     (): Alternative[] => project.alternatives ?? usualProposals(proposals ?? [], PROPOSED).map(asAlternative),
     [project.alternatives, proposals],
   );
+  const latest = useColumns(open, view, alternatives);
   // What arrives is drawn between what is touched, never before it.
-  const columns = useDeferredValue(useColumns(open, view, alternatives), NONE);
+  const columns = useDeferredValue(latest, NONE);
   const base = view.doing === null && !view.isStale ? view.plan : null;
-  const ways = useWaysToSave(project, book, base);
+  // What is in sight is planned first.
+  const isBusy = proposals === null || latest.some(({ isPlanning }) => isPlanning);
+  const ways = useWaysToSave(project, book, isBusy && asked !== 'save' ? null : base);
   const outcome = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
 
   const put = (next: Alternative[]) => run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });

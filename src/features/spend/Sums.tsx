@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GROUPINGS, totalsBy, type byCategory, type Entry, type Grouping } from '@/core/budget';
 import { formatMoney } from '@/core/measure';
@@ -94,7 +94,10 @@ const Chart = ({ rows, currency }: { rows: ReturnType<typeof byCategory>; curren
     { color: ink.wood.softwood, word: 'to buy' },
   ];
   return (
-    <View style={styles.chart} onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
+    <View
+      style={styles.chart}
+      onLayout={({ nativeEvent }) => startTransition(() => setWidth(nativeEvent.layout.width))}
+    >
       {width > 0 ? (
         <BarsChart
           about="Spent and to buy"
