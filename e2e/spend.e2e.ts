@@ -36,6 +36,8 @@ test.each([
   await spent('$87.35');
   // Its tax at the project's rate is told apart.
   await page.getByRole('button', { name: 'Change Saw blade, $12.34' }).getByText('tax $0.81').waitFor();
+  // It is written a moment after it is shown.
+  await page.waitForTimeout(400);
   await page.reload();
   await write(page.getByLabel('Find in the ledger'), 'blade flea');
   await page.getByText(/^1 of \d+, \$12\.34$/).waitFor();
