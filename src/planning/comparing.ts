@@ -137,8 +137,8 @@ export const useBreakEvens = (
   views: AlternativeView[],
 ): Record<string, BreakEven> => {
   const asked = views.flatMap(({ alternative, made, plan }) => {
-    const fresh = plan && base ? freshMaterials(plan, base, book.materials) : null;
-    return plan && fresh ? [{ id: alternative.id, made, plan, names: fresh.names }] : [];
+    const names = plan && base ? freshMaterials(plan, base, book.materials) : [];
+    return plan && names.length > 0 ? [{ id: alternative.id, made, plan, names }] : [];
   });
   const found = useQueries({
     queries: asked.map(({ made, plan, names }) => ({

@@ -23,3 +23,4 @@ export * from './ActionMenu';
 export * from './Button';
 export * from './Cautions';
 export * from './later';
+export * from './Bars';

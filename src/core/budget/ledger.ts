@@ -8,7 +8,7 @@ import {
   type PurchaseLine,
 } from '../project';
 import { shownPlan, type Plan } from '../plan';
-import { extrasPaid } from './money';
+import { tripsPaid } from './money';
 import { categoryOf } from './purchase';
 
 /** One line of the ledger: what was paid for one thing on one day, or for going there. */
@@ -36,14 +36,9 @@ export interface Entry {
  * shipping that its purchases brought with them. Its sum is what `projectMoney` calls spent.
  */
 export const ledgerOf = (project: Project, book: Book, plan: Plan | null): Entry[] => {
-  const still = new Set(shownPlan(plan)?.stores.map(({ storeId }) => storeId));
   const bought = project.purchases.flatMap((purchase) => purchase.lines.map((line, index) => entryOf(purchase, line, index)));
-  const stores = [...new Set(project.purchases.filter(({ lines }) => lines.length > 0).map(({ storeId }) => storeId))];
-  const trips = stores.flatMap((storeId): Entry[] => {
-    const there = bought.filter((entry) => entry.storeId === storeId);
-    const goods = there.reduce((sum, { price }) => sum + price, 0);
-    const paid = extrasPaid(book, storeId, goods, still.has(storeId));
-    const first = there.reduce((a, b) => (b.date < a.date ? b : a));
+  const trips = [...tripsPaid(project, book, plan)].flatMap(([storeId, paid]): Entry[] => {
+    const first = bought.filter((entry) => entry.storeId === storeId).reduce((a, b) => (b.date < a.date ? b : a));
     return paid === 0 ? [] : [{ ...first, purchaseId: null, line: 0, item: 'trip and shipping', quantity: 1, pack: 1, price: paid, tax: 0, category: 'trips', note: '' }];
   });
   return [...bought, ...trips].sort((a, b) => (a.date === b.date ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item) : a.date < b.date ? 1 : -1));

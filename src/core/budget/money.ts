@@ -20,7 +20,7 @@ export interface ProjectMoney {
 /** Spent, to buy and left, from what was bought and the plan for the rest. */
 export const projectMoney = (project: Project, book: Book, plan: Plan | null): ProjectMoney => {
   const shown = shownPlan(plan);
-  const spent = spentOn(project, book, new Set(shown?.stores.map(({ storeId }) => storeId)));
+  const spent = spentOn(project, book, plan);
   const toBuy = shown?.total ?? 0;
   const total = spent + toBuy;
   return {
@@ -33,20 +33,28 @@ export const projectMoney = (project: Project, book: Book, plan: Plan | null): P
   };
 };
 
+/** Goods and tax of all purchases, and what going to their stores came to. */
+const spentOn = (project: Project, book: Book, plan: Plan | null): Minor => {
+  const lines = project.purchases.flatMap((purchase) => purchase.lines);
+  const goods = lines.reduce((sum, { price, tax }) => sum + price + tax, 0);
+  return [...tripsPaid(project, book, plan).values()].reduce((sum, paid) => sum + paid, goods);
+};
+
 /**
- * Goods and tax of all purchases, one trip to each store where something was bought, and its shipping fee
- * once nothing more is to come from there (until then the plan holds it).
+ * What the purchases of each store brought with them, by store: one trip, and its shipping fee once nothing more is to
+ * come from there (until then the plan holds it).
  */
-const spentOn = (project: Project, book: Book, stillBuying: Set<string>): Minor => {
+export const tripsPaid = ({ purchases }: Project, book: Book, plan: Plan | null): Map<string, Minor> => {
+  const stillBuying = new Set(shownPlan(plan)?.stores.map(({ storeId }) => storeId));
   const goods = new Map<string, Minor>();
-  let sum = 0;
-  for (const { storeId, lines } of project.purchases)
-    for (const { price, tax } of lines) {
-      sum += price + tax;
-      goods.set(storeId, (goods.get(storeId) ?? 0) + price);
-    }
-  for (const [storeId, bought] of goods) sum += extrasPaid(book, storeId, bought, stillBuying.has(storeId));
-  return sum;
+  for (const { storeId, lines } of purchases)
+    for (const { price } of lines) goods.set(storeId, (goods.get(storeId) ?? 0) + price);
+  return new Map(
+    [...goods].map(([storeId, bought]) => [
+      storeId,
+      extrasPaid(book, storeId, bought, stillBuying.has(storeId)),
+    ]),
+  );
 };
 
 /** Trip and shipping of a store where goods for `bought` were bought. */

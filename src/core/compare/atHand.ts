@@ -1,6 +1,6 @@
 import { toMm } from '../measure';
 import { heaviestCarried } from '../takeoff';
-import { shownPlan, thicknessOf, type Layout, type Plan } from '../plan';
+import { shownPlan, sidesOf, thicknessOf, type Layout, type Plan } from '../plan';
 import { chosenOption, madeNow, type Book, type Project } from '../project';
 import { carriesPeople, isTreated, materialOf, standsByHeat, type AtHand } from '../wood';
 
@@ -12,15 +12,14 @@ export const atHand = (project: Project, book: Book, plan: Plan | null): AtHand 
   const shown = shownPlan(plan);
   const layouts = shown?.layouts ?? [];
   const treated = layouts.some(({ material }) => isTreated(material, book.materials));
-  const panel = (layout: Layout) => materialOf(layout.material, book.materials).panel;
   const strips = layouts
     .filter(({ kind, cuts }) => kind === 'board' && cuts.some((cut) => cut.kind === 'rip'))
-    .flatMap(({ pieces, width }) => pieces.map(({ outline }) => heightOf(outline)).filter((height) => height < width));
+    .flatMap(({ pieces, width }) => pieces.map(({ outline }) => sidesOf(outline).across).filter((across) => across < width));
   const names = [project.name, project.note, ...madeNow(project).map(({ name }) => name)];
   return {
     treated,
     nearFood: madeNow(project).some(({ nearFood }) => nearFood),
-    fibreboard: layouts.some((layout) => panel(layout)?.endsWith('board') && panel(layout) !== 'plywood'),
+    fibreboard: layouts.some(({ material }) => materialOf(material, book.materials).panel?.endsWith('board')),
     rips: strips.length > 0,
     narrowestStrip: strips.length > 0 ? toMm(Math.min(...strips)) : null,
     saws: layouts.length > 0,
@@ -31,11 +30,6 @@ export const atHand = (project: Project, book: Book, plan: Plan | null): AtHand 
     nearHeat: standsByHeat(names),
   };
 }; // prettier-ignore
-
-const heightOf = (outline: Layout['pieces'][number]['outline']): number => {
-  const ys = outline.map(([, y]) => y);
-  return Math.max(...ys) - Math.min(...ys);
-};
 
 const whole = (layout: Layout) => ({ ...layout, name: layout.section, thickness: thicknessOf(layout) });
 

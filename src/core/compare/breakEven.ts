@@ -69,19 +69,19 @@ const atShare = (book: Book, keys: Set<string>, share: number): Book => ({
   ),
 });
 
-/** The materials of one plan that another does without, of the family that most money goes into. */
+/** The materials of one plan that another does without, of the family that most money goes into; empty: none. */
 export const freshMaterials = (
   plan: Plan,
   other: Plan,
   materials?: Book['materials'],
-): { names: string[]; family: string } | null => {
+): string[] => {
   const held = new Set((shownPlan(other)?.buys ?? []).map(({ material }) => nameKey(material)));
   const fresh = (shownPlan(plan)?.buys ?? []).filter(
     ({ kind, material }) => kind !== 'hardware' && !held.has(nameKey(material)),
   );
   const [first] = [...fresh].sort((a, b) => b.paid - a.paid);
-  if (!first) return null;
+  if (!first) return [];
   const family = familyOf(materialOf(first.material, materials));
   const names = fresh.map(({ material }) => material).filter((name) => familyOf(materialOf(name, materials)) === family);
-  return { names: [...new Set(names)], family };
+  return [...new Set(names)];
 }; // prettier-ignore

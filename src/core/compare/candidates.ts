@@ -2,8 +2,9 @@ import { capital } from '../capital';
 import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../measure';
 import { shownPlan, type Plan } from '../plan';
 import {
-  chosenOption,
+  cutParts,
   madeNow,
+  materialsOf,
   withChanges,
   type Book,
   type Group,
@@ -11,10 +12,11 @@ import {
   type ProjectChange,
 } from '../project';
 import { canRipWith, differByGrade, gradeRank, materialOf, nameKey, rankOf } from '../wood';
-import { buysDifference, lastsInstead, moreToDo, notesOfNew } from './differences';
+import { buysDifference, lastsInstead, newTasks, notesOfNew } from './differences';
 import { shorterDimensions, shorterWords } from './dimensions';
 import { fitnessIn } from './fit';
 import { offersFor } from './onSale';
+import { outcomeOf } from './outcome';
 import { proposalsFor, type Proposal } from './proposals';
 
 /** A project with a plan of it. */
@@ -47,27 +49,28 @@ export const candidatesFor = (project: Project, book: Book): Candidate[] => [
 
 const fromProposals = (project: Project, book: Book): Candidate[] =>
   proposalsFor(project, book, null).flatMap((proposal): Candidate[] => {
-    const kind = kindOf(proposal, project, book);
-    if (kind === null || !isAsFit(proposal, project, book)) return [];
-    return [{ kind, of: `${kind}:${proposal.id}`, title: titleOf(proposal, kind), changes: proposal.changes, catch: catchOf(kind, book) }]; // prettier-ignore
+    const { id, name, changes } = proposal;
+    const made = withChanges(project, changes);
+    const kind = kindOf(proposal, project, made, book);
+    if (kind === null || !isAsFit(made, project, book)) return [];
+    const title = kind === 'ripping' ? 'Rip narrow boards from wider ones' : name;
+    return [{ kind, of: `${kind}:${id}`, title, changes, catch: catchOf(kind, book) }];
   });
 
-const titleOf = ({ name }: Proposal, kind: Candidate['kind']): string =>
-  kind === 'ripping' ? 'Rip narrow boards from wider ones' : name;
-
-const kindOf = ({ id, changes }: Proposal, project: Project, book: Book): Candidate['kind'] | null => {
-  if (id === 'ripping') return 'ripping';
-  // A store less never saves: the plan would do without it by itself.
-  if (id.startsWith('only:') || id.startsWith('without:')) return null;
-  if (id.startsWith('with:')) return 'store';
-  if (changes.some(({ type }) => type === 'putOption')) return 'section';
-  if (changes.some(({ type }) => type === 'chooseOption')) return 'option';
-  return isCheaperGrade(project, withChanges(project, changes), book) ? 'grade' : 'material';
+const kindOf = (
+  { kind }: Proposal,
+  project: Project,
+  made: Project,
+  book: Book,
+): Candidate['kind'] | null => {
+  // A store less never saves, the plan would do without it by itself; the rack is told in words of its own.
+  if (kind === 'fewer stores' || kind === 'rack') return null;
+  return kind === 'material' && isCheaperGrade(project, made, book) ? 'grade' : kind;
 };
 
 /** The materials of the parts of a group, by part. */
 const materialsIn = (group: Group): Map<string, string[]> =>
-  new Map((chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware').map(({ id, materials }) => [id, materials.length > 0 ? materials : group.materials])); // prettier-ignore
+  new Map(cutParts(group).map((part) => [part.id, materialsOf(part, group)]));
 
 /** Whether all that becomes other wood becomes a cheaper grade of the same. */
 const isCheaperGrade = (project: Project, made: Project, book: Book): boolean => {
@@ -86,8 +89,7 @@ const isCheaperGrade = (project: Project, made: Project, book: Book): boolean =>
 }; // prettier-ignore
 
 /** Whether each group is of something as fit as before, or fit with a finish. */
-const isAsFit = ({ changes }: Proposal, project: Project, book: Book): boolean => {
-  const made = withChanges(project, changes);
+const isAsFit = (made: Project, project: Project, book: Book): boolean => {
   const worst = (group: Group, of: Project) =>
     Math.max(0, ...[...materialsIn(group).values()].flat().map((name) => rankOf(fitnessIn(name, group, of, book.materials).verdict)));
   return madeNow(made).every((group) => {
@@ -99,13 +101,14 @@ const isAsFit = ({ changes }: Proposal, project: Project, book: Book): boolean =
 const catchOf =
   (kind: Candidate['kind'], book: Book) =>
   (before: Planned, after: Planned): string => {
+    const [was, is] = [before, after].map(({ project, plan }) => outcomeOf(project, book, plan));
     const spare = shownPlan(after.plan)?.buys.reduce((sum, buy) => sum + buy.spare, 0) ?? 0;
     const sentences = [
-      lastsInstead(before, after, book),
-      kind === 'material' || kind === 'grade' || kind === 'section' ? notesOfNew(before, after, book) : '',
+      was && is ? lastsInstead(was, is) : '',
+      kind === 'material' || kind === 'grade' || kind === 'section' ? notesOfNew(before.plan, after.plan, book) : '',
       spare > 0 && kind !== 'ripping' ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.` : '',
       kind === 'ripping' ? `Needs a table saw${canRipWith(before.project.settings.tools) ? '' : ', and the time'}.` : '',
-      moreToDo(before, after, book),
+      was && is ? newTasks(was, is) : '',
     ].filter((sentence) => sentence !== '');
     return sentences.length > 0 ? sentences.join(' ') : capital(buysDifference(before.plan, after.plan));
   }; // prettier-ignore
@@ -113,7 +116,7 @@ const catchOf =
 const shorter = (project: Project, book: Book): Candidate[] =>
   shorterDimensions(project, book, offersFor(project, book)).map((step) => ({
     kind: 'shorter',
-    of: `shorter:${step.id.split(':')[1]}:${step.name}`,
+    of: `shorter:${step.of}:${step.name}`,
     title: shorterWords(step, project),
     changes: step.changes,
     catch: (before, after) => `${capital(buysDifference(before.plan, after.plan))} See that it still fits.`,

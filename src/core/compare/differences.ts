@@ -1,12 +1,7 @@
 import { shownPlan, type Plan } from '../plan';
-import type { Book, Project } from '../project';
+import type { Book } from '../project';
 import { materialOf } from '../wood';
-import { outcomeOf } from './outcome';
-
-interface Planned {
-  project: Project;
-  plan: Plan;
-}
+import type { Outcome } from './outcome';
 
 /** So many differences are told. */
 const MOST_TOLD = 3;
@@ -33,28 +28,25 @@ const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eig
 const countWord = (count: number): string => WORDS[count] ?? String(count);
 
 /** `Lasts about 3 to 6 years instead of 12 to 20.`; blank where it lasts as long. */
-export const lastsInstead = (before: Planned, after: Planned, book: Book): string => {
-  const [was, is] = [before, after].map(({ project, plan }) => outcomeOf(project, book, plan)?.life ?? null);
+export const lastsInstead = (before: Outcome, after: Outcome): string => {
+  const [was, is] = [before.life, after.life];
   if (!was || !is || (was.low === is.low && was.high === is.high)) return '';
   return `Lasts about ${is.low} to ${is.high} years instead of ${was.low} to ${was.high}.`;
 };
 
-/** What must be done that was not before: `To do: rip 4 boards, finish 32 sq ft.` */
-export const moreToDo = (before: Planned, after: Planned, book: Book): string => {
-  const [was, is] = [before, after].map(
-    ({ project, plan }) => outcomeOf(project, book, plan)?.preparation ?? [],
-  );
+/** What must be done that was not before, as tasks: `To do: rip 4 boards, finish 32 sq ft.` */
+export const newTasks = (before: Outcome, after: Outcome): string => {
   // Another amount of the same work is no new work.
-  const kinds = new Set((was ?? []).map(kindOfWork));
-  const more = (is ?? []).filter((task) => !kinds.has(kindOfWork(task)));
+  const kinds = new Set(before.preparation.map(kindOfWork));
+  const more = after.preparation.filter((task) => !kinds.has(kindOfWork(task)));
   return more.length > 0 ? `To do: ${more.join(', ')}.` : '';
 };
 
 const kindOfWork = (task: string): string => task.split(' ')[0] ?? task;
 
 /** What a builder should know of the woods that come in: their notes, each once. */
-export const notesOfNew = (before: Planned, after: Planned, book: Book): string => {
-  const woods = ({ plan }: Planned) =>
+export const notesOfNew = (before: Plan, after: Plan, book: Book): string => {
+  const woods = (plan: Plan) =>
     (shownPlan(plan)?.layouts ?? []).map(({ material }) => materialOf(material, book.materials));
   const held = new Set(woods(before).map(({ note }) => note));
   return [...new Set(woods(after).map(({ note }) => note))]

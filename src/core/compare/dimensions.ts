@@ -5,8 +5,8 @@ import { chosenOption, isFormula, madeNow, resolve, withChanges, type Book, type
 
 /** A dimension that could be a little less, so that one piece more fits on a length that is sold. */
 export interface Shorter {
-  /** Of the measure or part. */
-  id: string;
+  /** Id of the measure or part. */
+  of: string;
   name: string;
   by: Ticks;
   changes: ProjectChange[];
@@ -14,7 +14,7 @@ export interface Shorter {
 
 /** A measure of its own, or the length or width of a part, and how much each part is shortened by a tick less of it. */
 interface Dimension {
-  id: string;
+  of: string;
   name: string;
   ticks: Ticks;
   change: (text: string) => ProjectChange;
@@ -43,7 +43,7 @@ export const shorterDimensions = (project: Project, book: Book, offers: Offer[])
       .sort((a, b) => a - b)
       .slice(0, MOST_STEPS)
       .map((by): Shorter => ({
-        id: `shorter:${dimension.id}:${by}`,
+        of: dimension.of,
         name: dimension.name,
         by,
         changes: [dimension.change(writeLength(dimension.ticks - by, project.unit))],
@@ -62,7 +62,7 @@ const dimensionsOf = (project: Project, book: Book, parts: ResolvedPart[]): Dime
     const ticks = variable.kind === 'length' ? parseLength(variable.formula, project.unit) : null;
     if (!ticks?.ok || ticks.value <= probe) return [];
     const change = (formula: string): ProjectChange => ({ type: 'editVariable', variableId: variable.id, fields: { formula } });
-    return [{ id: variable.id, name: nameOf(variable, project), ticks: ticks.value, change }];
+    return [{ of: variable.id, name: nameOf(variable, project), ticks: ticks.value, change }];
   });
   const own = madeNow(project).flatMap((group) =>
     (chosenOption(group)?.parts ?? []).flatMap((part) =>
@@ -73,7 +73,7 @@ const dimensionsOf = (project: Project, book: Book, parts: ResolvedPart[]): Dime
           const read = parseLength(text, project.unit);
           return { type: 'editPart', partId: part.id, fields: { [side]: { text, ticks: read.ok ? read.value : measure.ticks } } };
         };
-        return [{ id: `${part.id}:${side}`, name: part.name, ticks: measure.ticks, change }];
+        return [{ of: part.id, name: part.name, ticks: measure.ticks, change }];
       }),
     ),
   );

@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import { madeNow, resolve, type Book, type Group, type Project, type ResolvedPart } from '../project';
 import {
   fitnessOf,
@@ -70,9 +71,7 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
 
 /** The materials that every size of some parts is sold in, in the order of the first. */
 const soldForAll = (parts: ResolvedPart[], sold: (like: ResolvedPart[]) => string[]): string[] => {
-  const bySize = new Map<string, ResolvedPart[]>();
-  for (const part of parts) bySize.set(sizeKey(part), [...(bySize.get(sizeKey(part)) ?? []), part]);
-  const [first = [], ...rest] = [...bySize.values()].map(sold);
+  const [first = [], ...rest] = groupBy(parts, sizeKey).map(sold);
   return first.filter((name) =>
     rest.every((names) => names.some((other) => nameKey(other) === nameKey(name))),
   );

@@ -1,6 +1,6 @@
 import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../measure';
 import { perPiece, type Offer } from '../prices';
-import { chosenOption, emptyExtra, resolve, surfaceFor, withChanges, type Book, type Extra, type Group, type Project, type ProjectChange } from '../project'; // prettier-ignore
+import { cutParts, emptyExtra, materialsOf, resolve, surfaceFor, withChanges, type Book, type Extra, type Group, type Project, type ProjectChange } from '../project'; // prettier-ignore
 import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../wood';
 import { isFinished } from './fit';
 
@@ -26,7 +26,7 @@ export const inMaterials = (project: Project, book: Book, offers: Offer[], picke
 
 const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
   const materialFor = new Map(picked.flatMap(({ partIds, material }) => partIds.map((id) => [id, material] as const)));
-  const cut = (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+  const cut = cutParts(group);
   const following = cut.filter(({ materials }) => materials.length === 0);
   const [first] = following;
   const one = first && materialFor.get(first.id);
@@ -37,7 +37,7 @@ const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
   for (const part of cut) {
     const material = materialFor.get(part.id);
     if (material === undefined || (isWhole && part.materials.length === 0)) continue;
-    if (!isOnly(part.materials.length > 0 ? part.materials : group.materials, material))
+    if (!isOnly(materialsOf(part, group), material))
       changes.push({ type: 'editPart', partId: part.id, fields: { materials: [material] } });
   }
   return changes;
@@ -67,10 +67,8 @@ const finishChanges = (project: Project, book: Book, offers: Offer[], groups: Se
   project.groups
     .filter(({ id }) => groups.has(id))
     .flatMap((group): ProjectChange[] => {
-      const isWanted = (chosenOption(group)?.parts ?? []).some(
-        ({ kind, materials }) =>
-          kind !== 'hardware' &&
-          (materials.length > 0 ? materials : group.materials).some((name) => wantsFinish(materialOf(name, book.materials), group.exposure)),
+      const isWanted = cutParts(group).some((part) =>
+        materialsOf(part, group).some((name) => wantsFinish(materialOf(name, book.materials), group.exposure)),
       );
       const own = project.extras.find(({ id }) => id === finishId(group.id));
       if (own && !isWanted) return [{ type: 'removeExtra', extraId: own.id }];

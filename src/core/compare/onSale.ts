@@ -30,7 +30,6 @@ export interface OnSale {
   material: string;
   /** Millionths; of boards that must be ripped first, of as much of their width as a part takes. */
   rate: number;
-  isRipped: boolean;
 }
 
 /** The materials in which parts of one size are sold long enough, the cheapest by length or area first. */
@@ -50,7 +49,7 @@ export const materialsOnSale = (parts: ResolvedPart[], offers: Offer[], project:
     const rate = isRipped ? per / Math.max(1, Math.floor(offer.width / Math.max(1, Math.min(first.width, offer.width)))) : per;
     const key = nameKey(offer.item.material);
     const held = found.get(key);
-    if (!held || rate < held.rate) found.set(key, { material: held?.material ?? offer.item.material, rate, isRipped });
+    if (!held || rate < held.rate) found.set(key, { material: held?.material ?? offer.item.material, rate });
   }
   return [...found.values()].sort((a, b) => a.rate - b.rate || (a.material < b.material ? -1 : 1));
 }; // prettier-ignore

@@ -36,8 +36,6 @@ export interface Outcome {
   offcuts: { count: number; length: Ticks };
   /** Of what it is made, by how much money goes into it, in minor units. */
   byMaterial: { material: string; paid: Minor }[];
-  /** Pieces that would come out short, where that is allowed. */
-  short: number;
 }
 
 /** What a plan of a project comes to; null while there is none, or where nothing can be made. */
@@ -45,10 +43,11 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   const shown = shownPlan(plan);
   if (!plan || !shown) return null;
   const money = projectMoney(project, book, plan);
-  const made = madeOf(project, shown);
+  const made = madeOf(project, book, shown);
   const bought = boughtOf(project, shown);
+  const finishes = finishItems(project);
   const of = (kinds: string[], isFinishing: boolean): Minor =>
-    bought.filter(({ kind, name }) => kinds.includes(kind) && finishItems(project).has(nameKey(name)) === isFinishing).reduce((sum, { paid }) => sum + paid, 0);
+    bought.filter(({ kind, name }) => kinds.includes(kind) && finishes.has(nameKey(name)) === isFinishing).reduce((sum, { paid }) => sum + paid, 0);
   const wood = of(['board', 'sheet'], false);
   const finish = of(['hardware'], true);
   const hardware = of(['hardware'], false);
@@ -75,7 +74,6 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
       length: offcuts.reduce((sum, { count, length }) => sum + count * length, 0),
     },
     byMaterial: byMaterial(bought),
-    short: shown.short.reduce((sum, { count }) => sum + count, 0),
   };
 }; // prettier-ignore
 
@@ -85,8 +83,8 @@ interface Made {
   group: Group;
 }
 
-const madeOf = (project: Project, plan: Plan): Made[] => {
-  const groupOf = new Map(resolve(project).parts.map(({ id, groupId }) => [id, groupId]));
+const madeOf = (project: Project, book: Book, plan: Plan): Made[] => {
+  const groupOf = new Map(resolve(project, book.materials).parts.map(({ id, groupId }) => [id, groupId]));
   const groups = new Map(madeNow(project).map((group) => [group.id, group]));
   const found = new Map<string, Made>();
   for (const { material, pieces } of plan.layouts)

@@ -1,4 +1,5 @@
 import { capital } from '../capital';
+import { groupBy } from '../groupBy';
 import { shownPlan, type Plan } from '../plan';
 import { needsOf, type Offer } from '../prices';
 import { chosenOption, madeNow, resolve, withChanges, type Book, type Group, type Project, type ProjectChange, type ResolvedPart } from '../project'; // prettier-ignore
@@ -12,6 +13,7 @@ import { otherSections } from './sections';
 export interface Proposal {
   /** The same for the same proposal. */
   id: string;
+  kind: 'material' | 'section' | 'option' | 'ripping' | 'store' | 'fewer stores' | 'rack';
   name: string;
   /** The group it is about; null: the whole project. */
   groupId: string | null;
@@ -58,7 +60,7 @@ export const usualProposals = (proposals: Proposal[], most: number): Proposal[] 
 };
 
 /** Several proposals as one way to do a project: `Wall frames in cedar, Back slat in treated picket`. */
-export const together = (proposals: Proposal[]): Omit<Proposal, 'groupId' | 'verdict'> => {
+export const together = (proposals: Proposal[]): Pick<Proposal, 'id' | 'name' | 'changes'> => {
   const changes = proposals.flatMap((proposal) => proposal.changes);
   const spares = changes.flatMap((change) => (change.type === 'editSettings' && change.fields.spare ? [change.fields.spare] : []));
   return {
@@ -72,11 +74,8 @@ export const together = (proposals: Proposal[]): Omit<Proposal, 'groupId' | 'ver
 const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[] => {
   const { parts } = resolve(project, book.materials);
   return madeNow(project).flatMap((group) => {
-    const bySize = new Map<string, ResolvedPart[]>();
-    for (const part of parts)
-      if (part.groupId === group.id && part.kind !== 'hardware')
-        bySize.set(sizeKey(part), [...(bySize.get(sizeKey(part)) ?? []), part]);
-    return [...bySize.values()].map((like) => ({
+    const cut = parts.filter(({ groupId, kind }) => groupId === group.id && kind !== 'hardware');
+    return groupBy(cut, sizeKey).map((like) => ({
       group,
       parts: like,
       sold: materialsOnSale(like, offers, project).map(({ material }) => ({ material, known: materialOf(material, book.materials) })),
@@ -90,6 +89,7 @@ const idsOf = (parts: ResolvedPart[]): string[] => [...new Set(parts.map(({ id }
 const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]): Draft[] => {
   const named = (name: string, picks: (Picked | null)[]): Draft => ({
     id: name,
+    kind: 'material',
     name,
     groupId: null,
     changes: inMaterials(project, book, offers, picks.filter((pick) => pick !== null)),
@@ -129,7 +129,7 @@ const inOtherMaterials = (group: Group, project: Project, book: Book, offers: Of
         sold.some((one) => nameKey(one.material) === key) ? [{ groupId: group.id, partIds: idsOf(parts), material }] : [],
       );
       const name = picks.length === own.length ? `${group.name} in ${material}` : `${capital(partNames(picks, own))} in ${material}`;
-      return [{ id: `${group.id}:${key}`, name, groupId: group.id, changes: inMaterials(project, book, offers, picks) }];
+      return [{ id: `${group.id}:${key}`, kind: 'material', name, groupId: group.id, changes: inMaterials(project, book, offers, picks) }];
     });
   }); // prettier-ignore
 
@@ -143,6 +143,7 @@ const optionsOf = (group: Group): Draft[] =>
     .filter(({ id }) => id !== chosenOption(group)?.id)
     .map(({ id, name }) => ({
       id: `${group.id}:option:${id}`,
+      kind: 'option',
       name: `${group.name}: ${name}`,
       groupId: group.id,
       changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
@@ -171,6 +172,7 @@ const inOtherSections = (group: Group, project: Project, book: Book, offers: Off
     return [
       {
         id: `${group.id}:${from}>${to}`,
+        kind: 'section',
         name: `${group.name} in ${to} ${named?.material ?? ''} for ${from}`,
         groupId: group.id,
         changes: [...changes, ...inMaterials(made, book, madeOffers, chosen)],
@@ -188,6 +190,7 @@ const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | n
     .filter(({ id }) => sells(id))
     .map(({ id, name }): Draft => ({
       id: `only:${id}`,
+      kind: 'fewer stores',
       name: `Only ${name}`,
       groupId: null,
       changes: used.map((store) => ({ type: 'excludeStore', storeId: store.id, excluded: store.id !== id })),
@@ -196,10 +199,10 @@ const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | n
   const isAlone = (others: string[]) => others.length === 1 && only.some(({ id }) => id === `only:${others[0]}`);
   const without = used
     .filter(({ id }) => visited.length > 1 && visited.includes(id) && !isAlone(visited.filter((other) => other !== id)))
-    .map(({ id, name }): Draft => ({ id: `without:${id}`, name: `Without ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: true }] }));
+    .map(({ id, name }): Draft => ({ id: `without:${id}`, kind: 'fewer stores', name: `Without ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: true }] }));
   const again = used
     .filter(({ id }) => project.excludedStores.includes(id))
-    .map(({ id, name }): Draft => ({ id: `with:${id}`, name: `Also ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: false }] }));
+    .map(({ id, name }): Draft => ({ id: `with:${id}`, kind: 'store', name: `Also ${name}`, groupId: null, changes: [{ type: 'excludeStore', storeId: id, excluded: false }] }));
   return [...again, ...only, ...without];
 }; // prettier-ignore
 
@@ -210,7 +213,7 @@ const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
   const withSaw = [...tools, TABLE_SAW];
   const canRip = needsOf(resolve(project, book.materials).parts, offers, withSaw).some(({ ripped }) => ripped.length > 0); // prettier-ignore
   return canRip
-    ? [{ id: 'ripping', name: 'Narrow boards ripped', groupId: null, changes: [{ type: 'editSettings', fields: { tools: withSaw } }] }]
+    ? [{ id: 'ripping', kind: 'ripping', name: 'Narrow boards ripped', groupId: null, changes: [{ type: 'editSettings', fields: { tools: withSaw } }] }]
     : []; // prettier-ignore
 };
 
@@ -218,7 +221,7 @@ const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
 const rackFirst = ({ leavesRack }: Project, book: Book): Draft[] => {
   if (Object.keys(book.rack ?? {}).length === 0) return [];
   const [name, isLeft] = leavesRack ? ['The rack first', false] : ['Without the rack', true];
-  return [{ id: `rack:${isLeft}`, name, groupId: null, changes: [{ type: 'editProject', fields: { leavesRack: isLeft } }] }];
+  return [{ id: `rack:${isLeft}`, kind: 'rack', name, groupId: null, changes: [{ type: 'editProject', fields: { leavesRack: isLeft } }] }];
 }; // prettier-ignore
 
 /** Those that change something, each outcome once, the first name of it; with what can be said against it. */

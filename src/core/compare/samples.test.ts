@@ -99,17 +99,15 @@ describe.each(['compost-station', 'record-shelf', 'sandpit'])('the sample %s', (
       const other = chosen(project, '', changes);
       const plan = planWith(other, book);
       const fresh = freshMaterials(plan, base);
-      const even = fresh && breakEven(other, book, plan, goal, fresh.names, planWith);
-      if (!fresh || !even) continue;
+      const even = breakEven(other, book, plan, goal, fresh, planWith);
+      if (!even) continue;
       told++;
       const total = (price: number) => {
         const share = price / even.now;
         const prices = Object.fromEntries(
           Object.entries(book.prices).map(([id, seen]) => [
             id,
-            fresh.names.includes(seen.item.material)
-              ? { ...seen, price: Math.round(seen.price * share) }
-              : seen,
+            fresh.includes(seen.item.material) ? { ...seen, price: Math.round(seen.price * share) } : seen,
           ]),
         );
         const at = { ...book, prices };

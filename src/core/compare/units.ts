@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import type { LengthUnit, Micros, Ticks } from '../measure';
 import { comparedBy, currentOffers, dressedPrice, newestOf, pieceBy, tierFor, type Offer } from '../prices';
 import type { Book, PriceUnit } from '../project';
@@ -68,15 +69,16 @@ const ranking = (id: string, kind: UnitRanking['kind'], title: string, by: Price
 }; // prettier-ignore
 
 const ranked = (kind: UnitRanking['kind'], offers: Offer[], titleOf: (offer: Offer) => string, book: Book, unit: LengthUnit): UnitRanking[] => {
-  const groups = new Map<string, Offer[]>();
-  for (const offer of offers) groups.set(nameKey(titleOf(offer)), [...(groups.get(nameKey(titleOf(offer))) ?? []), offer]);
-  return [...groups].flatMap(([key, like]) => {
-    const by = comparedBy(like[0]?.item.kind ?? 'board', unit);
+  return groupBy(offers, (offer) => nameKey(titleOf(offer))).flatMap((like) => {
+    const [first] = like;
+    if (!first) return [];
+    const title = titleOf(first);
+    const by = comparedBy(first.item.kind, unit);
     const rows = like.flatMap((offer) => {
       const rate = pieceBy(offer, by);
       return rate === null ? [] : [rowOf(offer, rate, '', book)];
     });
-    return ranking(`${kind}:${key}`, kind, like[0] ? titleOf(like[0]) : key, by, rows);
+    return ranking(`${kind}:${nameKey(title)}`, kind, title, by, rows);
   });
 }; // prettier-ignore
 

@@ -1,4 +1,5 @@
 import { projectMoney } from '../budget';
+import { groupBy } from '../groupBy';
 import type { Minor } from '../measure';
 import { firstPlan, planInput, shownPlan, type Plan } from '../plan';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
@@ -10,6 +11,7 @@ export { type Candidate } from './candidates';
 /** A change that makes a project cheaper, by plans of it before and after. */
 export interface Saving {
   id: string;
+  kind: Candidate['kind'];
   title: string;
   /** What it takes, or gives up, in one sentence. */
   catch: string;
@@ -57,6 +59,7 @@ export const waysToSave = (
     told.set(candidate.of, saves);
     tell({
       id: candidate.of,
+      kind: candidate.kind,
       title: candidate.title,
       catch: candidate.catch({ project, plan: base }, { project: made, plan }),
       saves: Math.floor(saves),
@@ -70,10 +73,8 @@ export const waysToSave = (
 
 /** The likeliest of each kind, then the next of each: no kind keeps the others waiting. */
 const inTurn = <T extends { candidate: Candidate; quick: Minor }>(likely: T[]): T[] => {
-  const byKind = new Map<string, T[]>();
-  for (const one of [...likely].sort((a, b) => a.quick - b.quick))
-    byKind.set(one.candidate.kind, [...(byKind.get(one.candidate.kind) ?? []), one]);
-  const rows = [...byKind.values()];
+  const sorted = [...likely].sort((a, b) => a.quick - b.quick);
+  const rows = groupBy(sorted, ({ candidate }) => candidate.kind);
   const longest = Math.max(0, ...rows.map(({ length }) => length));
   return Array.from({ length: longest }, (_, index) => rows.flatMap((row) => row[index] ?? [])).flat();
 };

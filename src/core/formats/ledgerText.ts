@@ -1,12 +1,12 @@
 import { paidFor, type Entry } from '../budget';
-import { decimals, type Minor } from '../measure';
+import { writeMoney, type Minor } from '../measure';
 import { writeTable } from './table';
 
 const COLUMNS = ['date', 'store', 'item', 'qty', 'pack', 'price', 'tax', 'paid', 'category', 'note'];
 
 /** A ledger as CSV (RFC 4180), oldest first; money in main units, `price` without tax. */
 export const writeLedger = (entries: Entry[], currency: string): string => {
-  const money = moneyOf(currency);
+  const money = (minor: Minor) => writeMoney(minor, currency);
   return writeTable(
     COLUMNS,
     oldestFirst(entries).map((entry) => ({
@@ -29,7 +29,7 @@ export const writeLedger = (entries: Entry[], currency: string): string => {
  * what balances it from cash. Amounts with their currency; names keep clear of what a journal reads otherwise.
  */
 export const writeJournal = (entries: Entry[], currency: string, project: string): string => {
-  const money = moneyOf(currency);
+  const money = (minor: Minor) => writeMoney(minor, currency);
   const groups = new Map<string, Entry[]>();
   for (const entry of oldestFirst(entries)) {
     const key = `${entry.date} ${plain(entry.store)}`;
@@ -49,9 +49,6 @@ export const writeJournal = (entries: Entry[], currency: string, project: string
   });
   return `${transactions.join('\n\n')}\n`;
 }; // prettier-ignore
-
-const moneyOf = (currency: string) => (minor: Minor) =>
-  (minor / 10 ** decimals(currency)).toFixed(decimals(currency));
 
 const oldestFirst = (entries: Entry[]): Entry[] =>
   [...entries].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { NUMBER, numberValue, parseCount, parseLength, plainCharacters, type LengthUnit } from '../measure';
 import { emptyPart } from '../project';
 import { fail, ok, type Result } from '../result';
@@ -144,7 +145,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
     part: {
       ...part,
       kind: 'board',
-      name: name === '' ? 'Board' : name.charAt(0).toUpperCase() + name.slice(1),
+      name: name === '' ? 'Board' : capital(name),
       quantity: quantity.value,
       section,
       length: { text: measured[0].trim(), ticks: ticks.value },

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { parseCount, parseLength, plainCharacters, type LengthUnit } from '../measure';
 import { parseEnds, parseMaterials, parseSection, parseThickness, thicknessName, writeEnds } from '../wood';
 import { emptyPart, type Measure, type Part } from '../project';
@@ -52,7 +53,7 @@ export const readQuickLine = (text: string, unit: LengthUnit): Result<QuickReadi
     );
   const name = words.join(' ');
   if (name !== '') tokens.push({ role: 'name', text: name });
-  part.name = name === '' ? nameless(part) : name.charAt(0).toUpperCase() + name.slice(1);
+  part.name = name === '' ? nameless(part) : capital(name);
   if (materials !== '') {
     part.materials = parseMaterials(materials);
     tokens.push({ role: 'material', text: materials });

@@ -50,12 +50,15 @@ export const toMinor = (micros: Micros, currency: string): Minor =>
 export const toMicros = (minor: Minor, currency: string): Micros => minor * 10 ** (6 - decimals(currency));
 
 /** Minor units as a decimal number of the main unit: the form of money in JSON files. */
-export const toMain = (minor: Minor, currency: string): number =>
-  Number((minor / 10 ** decimals(currency)).toFixed(decimals(currency)));
+export const toMain = (minor: Minor, currency: string): number => Number(writeMoney(minor, currency));
 
 /** A decimal number of the main unit as minor units. */
 export const fromMain = (main: number, currency: string): Minor =>
   Math.round(main * 10 ** decimals(currency));
+
+/** A sum as a plain decimal number with its cents, for fields and files: `186.40`, `-3.00`. */
+export const writeMoney = (minor: Minor, currency: string): string =>
+  (minor / 10 ** decimals(currency)).toFixed(decimals(currency));
 
 /** `$186.40`, `−€3.00`: always with its cents, for lists. */
 export const formatMoney = (minor: Minor, currency: string): string => {

@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import { needKey } from '../prices';
 import { assemble, type Basket } from './assemble';
 import { buyPieces, till, type Till } from './buying';
@@ -6,7 +7,6 @@ import type { PlanInput } from './input';
 import { itemsOf } from './items';
 import { bestFitDecreasing, boardPieces } from './packBoards';
 import { rowByRow, TURNINGS } from './packPanels';
-import { groupBy } from './pools';
 import { buyStocks, stocksOf, type Stock } from './stock';
 import type { Plan } from './types';
 

@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import type { ResolvedPart } from '../project';
 import { needKey } from '../prices';
 import { materialsFor, useOf } from './cuttable';
@@ -52,17 +53,6 @@ export const choosePools = (
 
 const sizeKey = (part: ResolvedPart): string =>
   `${part.kind}:${part.thickness}:${part.kind === 'board' ? part.width : ''}`;
-
-/** A list in runs that share a key, in the order in which keys come first. */
-export const groupBy = <T>(list: T[], key: (entry: T) => string): T[][] => {
-  const groups = new Map<string, T[]>();
-  for (const entry of list) {
-    const group = groups.get(key(entry));
-    if (group) group.push(entry);
-    else groups.set(key(entry), [entry]);
-  }
-  return [...groups.values()];
-};
 
 const cheapestMaterial = (
   parts: ResolvedPart[],

@@ -1,4 +1,4 @@
-import type { Group, Option, Project } from './types';
+import type { Group, Option, Part, Project } from './types';
 import { letterOf } from './names';
 
 /** How many of a group one of the project has. */
@@ -11,11 +11,18 @@ export const chosenOption = (group: Group): Option | undefined =>
 /** The groups that are made now, those left for later aside. */
 export const madeNow = ({ groups }: Project): Group[] => groups.filter(({ isLater }) => !isLater);
 
+/** The parts of a group, as it is made, that are cut from wood. */
+export const cutParts = (group: Group): Part[] =>
+  (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+
+/** What a part may be of: its own materials, or else its group's. */
+export const materialsOf = (part: Pick<Part, 'materials'>, group: Pick<Group, 'materials'>): string[] =>
+  part.materials.length > 0 ? part.materials : group.materials;
+
 /** The letter of every part that is cut, by id: A for the first of what is made, and on through the groups. */
 export const partLetters = (project: Project): Record<string, string> =>
   Object.fromEntries(
     madeNow(project)
-      .flatMap((group) => chosenOption(group)?.parts ?? [])
-      .filter(({ kind }) => kind !== 'hardware')
+      .flatMap(cutParts)
       .map(({ id }, index) => [id, letterOf(index)]),
   );

@@ -2,8 +2,9 @@ import { formatLength, parseLength, type Ticks } from '../measure';
 import {
   fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, NO_OWN, SCREWS_A_BRACKET, type Meeting, type OwnMaterials,
 } from '../wood'; // prettier-ignore
+import { materialsOf } from './groups';
 import { sidesOf } from './sides';
-import type { Group, Joint, Option, Part, Project } from './types';
+import type { Group, Joint, Option, Project } from './types';
 
 /** A joint with everything worked out. */
 export interface ResolvedJoint {
@@ -20,9 +21,6 @@ export interface ResolvedJoint {
   /** What steel it wants there. */
   finish: '' | 'coated ';
 }
-
-const materialsOf = (part: Part, group: Group): string[] =>
-  part.materials.length > 0 ? part.materials : group.materials;
 
 /** Where a joint's two parts meet; null when one of them is not there. */
 export const meetingOf = (joint: Joint, option: Option, group: Group, project: Project): Meeting | null => {

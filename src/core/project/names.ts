@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { FUNCTIONS } from './formula';
 
 /** A name as formulas write it: `Side rail` is `side_rail`, `2nd shelf` is `_2nd_shelf`. */
@@ -41,7 +42,7 @@ export const otherHand = (name: string): string | null => {
   const [, hand, rest = ''] = /^(left|right)\b(.*)$/i.exec(name) ?? [];
   if (hand === undefined) return null;
   const other = hand.toLowerCase() === 'left' ? 'right' : 'left';
-  return `${/^[A-Z]/.test(hand) ? other.charAt(0).toUpperCase() + other.slice(1) : other}${rest}`;
+  return `${/^[A-Z]/.test(hand) ? capital(other) : other}${rest}`;
 };
 
 /** A, B, C … Z, AA, AB: the letter of the so many-th part. */

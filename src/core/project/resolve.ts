@@ -13,7 +13,7 @@ import {
 } from '../wood';
 import type { Problem } from '../result';
 import { resolveExtra } from './extras';
-import { chosenOption, copiesOf, madeNow } from './groups';
+import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
 import type { Group, Part, Project } from './types';
@@ -25,17 +25,17 @@ export interface Resolved {
   problems: (Problem & { partId: string })[];
 }
 
-const known = new WeakMap<Project, { own: OwnMaterials; resolved: Resolved }>();
+const known = new WeakMap<Project, WeakMap<OwnMaterials, Resolved>>();
 
 /**
  * Every part of the chosen options worked out, groups left for later aside, with the fasteners of its joints and with its extras, each as
  * hardware. `own`: what the user says of materials. Pure and total; what it found is kept as long as the project is.
  */
 export const resolve = (project: Project, own: OwnMaterials = NO_OWN): Resolved => {
-  const held = known.get(project);
-  if (held?.own === own) return held.resolved;
-  const resolved = resolveAll(project, own);
-  known.set(project, { own, resolved });
+  const byOwn = known.get(project) ?? new WeakMap<OwnMaterials, Resolved>();
+  known.set(project, byOwn);
+  const resolved = byOwn.get(own) ?? resolveAll(project, own);
+  byOwn.set(own, resolved);
   return resolved;
 };
 
@@ -146,7 +146,7 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
     ends: SQUARE,
     grain: part.grain,
     shortOk: (part.shortOk ?? project.settings.shortOk).ticks,
-    materials: part.kind === 'hardware' ? [] : part.materials.length > 0 ? part.materials : group.materials,
+    materials: part.kind === 'hardware' ? [] : materialsOf(part, group),
     item: part.item.trim() === '' ? part.name : part.item,
   };
   for (const [field, value] of Object.entries(values)) {

@@ -20,6 +20,15 @@ export type TreatedNearFood = 'avoid' | 'liner';
 export const VERDICTS = ['fit', 'finish', 'short', 'differ', 'unfit'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+/** Each in a word or two. */
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  fit: 'fit',
+  finish: 'with a finish',
+  short: 'short-lived',
+  differ: 'builders differ',
+  unfit: 'not fit',
+};
+
 export interface Fitness {
   verdict: Verdict;
   /** Why, in one sentence; blank where there is nothing to say. */
@@ -37,7 +46,7 @@ const FIT: Fitness = { verdict: 'fit', sentence: '', source: PRACTICE };
 
 /** Whether a material is fit for a setting, and why. The worst of what can be said of it; never a ban. */
 export const fitnessOf = (material: Material, setting: Setting): Fitness =>
-  worstOf([nearFood(material, setting), inPlace(material, setting.exposure)]);
+  worstOf([nearFood(material, setting), fitnessInPlace(material, setting.exposure)]);
 
 /** The worst of some verdicts, of equals the first that says something; fit where there is none. */
 export const worstOf = (all: Fitness[]): Fitness =>
@@ -50,7 +59,8 @@ export const rankOf = (verdict: Verdict): number => VERDICTS.indexOf(verdict);
 
 const say = (verdict: Verdict, sentence: string, source: string): Fitness => ({ verdict, sentence, source });
 
-const inPlace = (material: Material, exposure: Exposure): Fitness => {
+/** The same by where it stands alone, whatever touches it. */
+export const fitnessInPlace = (material: Material, exposure: Exposure): Fitness => {
   if (exposure === 'indoors') return FIT;
   if (material.panel && material.decay !== 'treated') return panelIn(material, exposure);
   if (material.decay === 'treated') return treatedIn(material, exposure);
@@ -146,5 +156,5 @@ export const lifeOf = ({ decay, panel }: Material, exposure: Exposure, isFinishe
 
 /** Whether it wants paint, stain or oil to last where it stands; that finish is part of its price. */
 export const wantsFinish = (material: Material, exposure: Exposure): boolean =>
-  inPlace(material, exposure).verdict === 'finish' ||
+  fitnessInPlace(material, exposure).verdict === 'finish' ||
   (exposure === 'ground' && material.decay === 'slight' && material.panel === null);

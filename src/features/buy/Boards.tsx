@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
+import { capital } from '@/core/capital';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
 import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
 import { partLetters, tagName, type Project } from '@/core/project';
@@ -160,7 +161,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
         })}
       </View>
       <Words size="small" tone="soft">
-        {[...layout.storeCuts.map((cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`), `${left.charAt(0).toUpperCase()}${left.slice(1)}.`].join(' ')}
+        {[...layout.storeCuts.map((cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`), `${capital(left)}.`].join(' ')}
       </Words>
       {chosen?.number === number ? <Where partId={chosen.partId} number={number} plan={plan} project={project} /> : null}
     </View>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { purchaseLine } from '@/core/budget';
-import { decimals, formatMoney, parseCount, parseMoney, toMain } from '@/core/measure';
+import { formatMoney, parseCount, parseMoney, writeMoney } from '@/core/measure';
 import { isDate } from '@/core/formats';
 import { tagName, type Purchase } from '@/core/project';
 import { notify, type OpenProject } from '@/data';
@@ -25,7 +25,7 @@ export const BoughtForm = ({
 }) => {
   const line = purchase.lines[0];
   const planned = line ? line.price + line.tax : 0;
-  const text = (minor: number) => toMain(minor, project.currency).toFixed(decimals(project.currency));
+  const text = (minor: number) => writeMoney(minor, project.currency);
   const [quantity, setQuantity] = useState(String(line?.quantity ?? 1));
   const [paid, setPaid] = useState<string | null>(null);
   const [date, setDate] = useState(purchase.date);

@@ -5,7 +5,8 @@ import { formatMoney } from '@/core/measure';
 import type { Project } from '@/core/project';
 import { Button, Icon, Row, Stamp, useInk, Words } from '@/ui';
 import { problemOf, type Column } from './columns';
-import { ROWS, standing } from './rows';
+import { ROWS } from './rows';
+import { RowValue } from './RowValue';
 
 interface Props {
   columns: Column[];
@@ -179,20 +180,16 @@ const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen
   return (
     <View style={[styles.opened, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
       {outcome
-        ? ROWS.map((row) => {
-            const how = isChosen ? 'same' : standing(row, outcome, chosen?.outcome ?? null);
-            return (
-              <View key={row.key} style={styles.row}>
-                <Words size="small" tone="soft" style={styles.label}>
-                  {row.label}
-                </Words>
-                <Words size="small" align="right" tone={how === 'better' ? 'good' : 'ink'} style={[styles.grow, how !== 'same' && styles.medium]}>
-                  {how === 'better' ? '▾ ' : how === 'worse' ? '▴ ' : ''}
-                  {row.text(outcome, column.made)}
-                </Words>
+        ? ROWS.map((row) => (
+            <View key={row.key} style={styles.row}>
+              <Words size="small" tone="soft" style={styles.label}>
+                {row.label}
+              </Words>
+              <View style={styles.value}>
+                <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
               </View>
-            );
-          })
+            </View>
+          ))
         : null}
       {isChosen ? null : (
         <View style={styles.buttons}>
@@ -228,5 +225,6 @@ const styles = StyleSheet.create({
   opened: { borderBottomWidth: 1, paddingHorizontal: 16, paddingVertical: 10, gap: 6 },
   row: { flexDirection: 'row', gap: 12, alignItems: 'baseline', paddingLeft: 28 },
   label: { width: 128 },
+  value: { flex: 1, alignItems: 'flex-end' },
   buttons: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingLeft: 28, paddingTop: 6 },
 });

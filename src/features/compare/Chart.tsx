@@ -1,12 +1,8 @@
-import { startTransition, useDeferredValue, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { useDeferredValue } from 'react';
 import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
 import type { OpenProject } from '@/data';
-import { later, useInk } from '@/ui';
+import { Bars, useInk } from '@/ui';
 import { barsOf, type Column } from './columns';
-
-const BarsChart = later(async () => (await import('@/ui/charts')).BarsChart);
-void BarsChart.ready();
 
 const NONE: Column[] = [];
 
@@ -21,7 +17,6 @@ export const Chart = ({
   // After the words, which say more.
   const columns = useDeferredValue(all, NONE);
   const ink = useInk();
-  const [width, setWidth] = useState(0);
   const colorOf = (material: string | null) =>
     material === null ? ink.faint : ink.wood[woodTone(material, book.materials)];
   const bars = columns.map((column) => ({
@@ -36,23 +31,9 @@ export const Chart = ({
     { color: ink.faint, word: 'hardware, finish, trips' },
   ];
   return (
-    <View
-      style={styles.chart}
-      onLayout={({ nativeEvent }) => startTransition(() => setWidth(nativeEvent.layout.width))}
-    >
-      {width > 0 ? (
-        <BarsChart
-          about="At the till"
-          bars={bars}
-          legend={legend}
-          currency={project.currency}
-          target={project.target}
-          width={width}
-        />
-      ) : null}
-    </View>
+    <Bars about="At the till" bars={bars} legend={legend} currency={project.currency} target={project.target} />
   );
-};
+}; // prettier-ignore
 
 /** The tones of the bars, each once, with the kinds of wood it stands for. */
 const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: WoodTone; word: string }[] => {
@@ -64,7 +45,3 @@ const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: Wood
   }
   return [...tones].map(([tone, words]) => ({ tone, word: [...words].join(', ') }));
 };
-
-const styles = StyleSheet.create({
-  chart: { marginHorizontal: 16, minHeight: 190, maxWidth: 780, marginBottom: 10 },
-});

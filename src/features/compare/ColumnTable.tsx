@@ -3,7 +3,8 @@ import type { Project } from '@/core/project';
 import { Button, IconAction, Stamp, useInk, Words } from '@/ui';
 import { Against, EvenWords, FitWords } from './Cards';
 import { problemOf, type Column } from './columns';
-import { ROWS, standing } from './rows';
+import { ROWS } from './rows';
+import { RowValue } from './RowValue';
 
 interface Props {
   columns: Column[];
@@ -66,18 +67,10 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
             </View>
             {columns.map((column) => {
               const { outcome } = column;
-              const how = outcome && !column.isChosen ? standing(row, outcome, chosen?.outcome ?? null) : 'same';
               return (
                 <View key={column.id} role="cell" style={cell(column)}>
                   {outcome ? (
-                    <Words
-                      size={row.key === 'till' ? 'strong' : 'small'}
-                      tone={how === 'better' ? 'good' : 'ink'}
-                      style={how === 'same' ? null : styles.medium}
-                    >
-                      {how === 'better' ? '▾ ' : how === 'worse' ? '▴ ' : ''}
-                      {row.text(outcome, column.made)}
-                    </Words>
+                    <RowValue row={row} column={column} outcome={outcome} chosen={chosen} isMain={row.key === 'till'} />
                   ) : row.key === 'till' ? (
                     <Words size="small" tone="soft">
                       {column.isPlanning ? 'planning' : 'not planned'}
@@ -121,5 +114,4 @@ const styles = StyleSheet.create({
   top: { flexDirection: 'row', alignItems: 'center', minHeight: 44, marginRight: -10 },
   letter: { flex: 1 },
   choose: { marginTop: 'auto', alignSelf: 'flex-start' },
-  medium: { fontFamily: 'PlexMedium' },
 });

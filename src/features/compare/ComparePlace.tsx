@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { outcomeOf, usualProposals, type Saving } from '@/core/compare';
+import { usualProposals, type Saving } from '@/core/compare';
 import { formatMoney } from '@/core/measure';
 import { chosenOption, type Alternative } from '@/core/project';
 import { newId, notify, useProject, type OpenProject } from '@/data';
@@ -55,7 +55,6 @@ const Compare = ({ open }: { open: OpenProject }) => {
   // What is in sight is planned first.
   const isBusy = proposals === null || latest.some(({ isPlanning }) => isPlanning);
   const ways = useWaysToSave(project, book, isBusy && asked !== 'save' ? null : base);
-  const outcome = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
 
   const put = (next: Alternative[]) => run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });
   const add = (alternative: Alternative): void => {
@@ -138,7 +137,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
       ) : shown === 'save' ? (
         <Ways view={ways} isWhole={view.plan.status !== 'infeasible'} project={project} onTry={tryIt} onTake={take} />
       ) : shown === 'buy' ? (
-        <BuildOrBuy open={open} outcome={outcome} />
+        <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}
       {isWide ? null : detail}
     </Columns>

@@ -18,7 +18,7 @@ interface Props {
 /** Ways to save by money, each with its catch; what is only put off stands apart. */
 export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) => {
   const sorted = [...ways].sort((a, b) => b.saves - a.saves);
-  const isPutOff = ({ id }: Saving) => id.startsWith('later:');
+  const isPutOff = ({ kind }: Saving) => kind === 'later';
   const saving = sorted.filter((way) => !isPutOff(way));
   const putOff = sorted.filter(isPutOff);
   return (

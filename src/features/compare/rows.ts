@@ -1,6 +1,7 @@
 import type { Outcome } from '@/core/compare';
 import { formatLength, formatMoney, formatWeight } from '@/core/measure';
 import type { Project } from '@/core/project';
+import { rankOf, VERDICT_WORDS } from '@/core/wood';
 
 /** One row of a comparison: what it is, what an outcome has of it, and a number to hold against the choice's. */
 export interface CompareRow {
@@ -49,7 +50,7 @@ export const ROWS: CompareRow[] = [
     text: ({ life }) => (life ? `${life.low} to ${life.high} years` : 'no wood'),
     cost: ({ life }) => (life ? -(life.low + life.high) : 0),
   },
-  { key: 'fit', label: 'Fit for its place', text: ({ fit }) => VERDICT_WORDS[fit.verdict], cost: ({ fit }) => VERDICT_COST[fit.verdict] },
+  { key: 'fit', label: 'Fit for its place', text: ({ fit }) => VERDICT_WORDS[fit.verdict], cost: ({ fit }) => rankOf(fit.verdict) },
   { key: 'work', label: 'To prepare', text: ({ preparation }) => preparation.join(', ') || 'nothing', cost: ({ preparation }) => preparation.length },
   { key: 'stores', label: 'Stores', text: ({ stores }) => stores.join(', ') || 'none', cost: ({ stores }) => stores.length },
   {
@@ -59,22 +60,6 @@ export const ROWS: CompareRow[] = [
     cost: null,
   },
 ]; // prettier-ignore
-
-const VERDICT_COST: Record<Outcome['fit']['verdict'], number> = {
-  fit: 0,
-  finish: 1,
-  short: 2,
-  differ: 3,
-  unfit: 4,
-};
-
-export const VERDICT_WORDS: Record<Outcome['fit']['verdict'], string> = {
-  fit: 'fit',
-  finish: 'with a finish',
-  short: 'short-lived',
-  differ: 'builders differ',
-  unfit: 'not fit',
-};
 
 /** How a row stands against the choice's: better, worse, or the same for what matters. */
 export const standing = (row: CompareRow, outcome: Outcome, chosen: Outcome | null): 'better' | 'worse' | 'same' => {

@@ -1,5 +1,5 @@
 import { parseCount } from '@/core/measure';
-import { chosenOption, emptyExtra, type Group, type Joint } from '@/core/project';
+import { chosenOption, cutParts, emptyExtra, type Group, type Joint } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
 import { Button, Choice, Detail, ReadField } from '@/ui';
@@ -37,7 +37,7 @@ export const GroupForm = ({
     return name === '' || isTaken ? fail('name', sentence) : ok(name);
   };
   const count = chosenOption(group)?.parts.length ?? 0;
-  const cut = (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+  const cut = cutParts(group);
   const fasten = () => {
     const [first, second = first] = cut;
     if (!first || !second) return;

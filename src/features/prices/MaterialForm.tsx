@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { capital } from '@/core/capital';
 import { parseDecimal, percentText } from '@/core/measure';
 import { fail, ok, type Result } from '@/core/result';
 import {
@@ -8,6 +9,8 @@ import {
   nameKey,
   wantsFinish,
   YOURS,
+  fitnessInPlace,
+  VERDICT_WORDS,
   type Decay,
   type Material,
 } from '@/core/wood';
@@ -36,14 +39,6 @@ const PANELS = [
   { value: 'fibreboard', label: 'Fibreboard' },
   { value: 'strand board', label: 'Strand board' },
 ] as const;
-
-const VERDICTS = {
-  fit: 'Fit',
-  finish: 'With a finish',
-  short: 'Short-lived',
-  differ: 'Builders differ',
-  unfit: 'Not fit',
-};
 
 /** What is known of a material, and where it is from; what the user says instead holds everywhere. */
 export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string; onClose: () => void }) => {
@@ -109,13 +104,13 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
 const Places = ({ material }: { material: Material }) => (
   <View role="list" aria-label="Where it is fit" style={styles.places}>
     {PLACES.map(({ value, label }) => {
-      const fitness = fitnessOf(material, { exposure: value, nearFood: false, treatedNearFood: 'avoid' });
+      const fitness = fitnessInPlace(material, value);
       return (
         <View key={value} role="listitem">
           <View style={styles.place}>
             <Words style={styles.grow}>{label}</Words>
             <Words size="strong" tone={fitness.verdict === 'unfit' ? 'bad' : fitness.verdict === 'fit' ? 'good' : 'ink'}>
-              {VERDICTS[fitness.verdict]}
+              {capital(VERDICT_WORDS[fitness.verdict])}
             </Words>
           </View>
           <Words size="small" tone="soft">
@@ -127,7 +122,7 @@ const Places = ({ material }: { material: Material }) => (
     <View role="listitem">
       <View style={styles.place}>
         <Words style={styles.grow}>Near food or its soil, outdoors</Words>
-        <Words size="strong">{VERDICTS[nearFood(material).verdict]}</Words>
+        <Words size="strong">{capital(VERDICT_WORDS[nearFood(material).verdict])}</Words>
       </View>
       <Words size="small" tone="soft">
         {nearFood(material).sentence}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Book } from '@/core/project';
-import { fitnessOf, lifeOf, materialOf, nameKey, type Exposure, type Material } from '@/core/wood';
+import { fitnessInPlace, lifeOf, materialOf, nameKey, type Exposure, type Material } from '@/core/wood';
 import { Button, Row, TextField, Words } from '@/ui';
 import type { Desk } from './desk';
 
@@ -22,7 +22,7 @@ export const PLACES: { value: Exposure; label: string }[] = [
 
 /** The hardest place for which a material is fit without more ado. */
 export const fitWords = (material: Material): string => {
-  const fit = PLACES.filter(({ value }) => fitnessOf(material, { exposure: value, nearFood: false, treatedNearFood: 'avoid' }).verdict === 'fit');
+  const fit = PLACES.filter(({ value }) => fitnessInPlace(material, value).verdict === 'fit');
   const hardest = fit.at(-1)?.value;
   return hardest === undefined ? 'wants a finish anywhere' : FIT_WORDS[hardest];
 }; // prettier-ignore

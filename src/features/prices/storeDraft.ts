@@ -1,4 +1,4 @@
-import { decimals, MICROS, parseDecimal, parseMoney, parseTag, percentText, toMain, toMinor, type LengthUnit, type Minor } from '@/core/measure'; // prettier-ignore
+import { MICROS, parseDecimal, parseMoney, parseTag, percentText, writeMoney, toMinor, type LengthUnit, type Minor } from '@/core/measure'; // prettier-ignore
 import type { Store } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
 import { nameKey } from '@/core/wood';
@@ -20,7 +20,7 @@ export interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'note'> {
 export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
   const { name, kind, currency, taxFree, taxRate, note, trip, way, discount, shipping } = store;
   const sum = (minor: Minor | null | undefined) =>
-    minor === null || minor === undefined ? '' : toMain(minor, currency).toFixed(decimals(currency));
+    minor === null || minor === undefined ? '' : writeMoney(minor, currency);
   const rate = (way?.rate ?? 0) / MICROS;
   return {
     name,

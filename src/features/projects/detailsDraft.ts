@@ -1,6 +1,5 @@
 import { withUnit } from '@/core/formats';
 import {
-  decimals,
   formatLength,
   isCurrency,
   parseCount,
@@ -8,7 +7,7 @@ import {
   parseLength,
   parseMoney,
   percentText,
-  toMain,
+  writeMoney,
   type LengthUnit,
 } from '@/core/measure';
 import type { Measure, PlanSettings, Project } from '@/core/project';
@@ -58,7 +57,7 @@ export const draftOf = ({
   note,
   unit,
   currency,
-  target: target === null ? '' : toMain(target, currency).toFixed(decimals(currency)),
+  target: target === null ? '' : writeMoney(target, currency),
   builds: String(builds),
   tax: percentText(settings.tax),
   taxIncluded: settings.taxIncluded,

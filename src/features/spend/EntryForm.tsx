@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { purchaseLine } from '@/core/budget';
+import { capital } from '@/core/capital';
 import { isDate } from '@/core/formats';
-import { decimals, parseCount, parseMoney, symbol, toMain } from '@/core/measure';
+import { parseCount, parseMoney, symbol, writeMoney } from '@/core/measure';
 import { CATEGORIES, tagName, type Category, type Purchase } from '@/core/project';
 import { nameKey } from '@/core/wood';
 import { newId, notify, type OpenProject } from '@/data';
@@ -36,7 +37,7 @@ export const blankPurchase = (date: string): Purchase => ({
 
 const WORDS: { value: Category; label: string }[] = CATEGORIES.map((value) => ({
   value,
-  label: value.charAt(0).toUpperCase() + value.slice(1),
+  label: capital(value),
 }));
 
 /** What was bought, where and when, and what was paid in all; tax is told apart by the store's rate. */
@@ -53,7 +54,7 @@ export const EntryForm = ({
   const line = purchase.lines[index];
   const [item, setItem] = useState(line ? tagName(line.item) : '');
   const [store, setStore] = useState(purchase.store);
-  const [paid, setPaid] = useState(isNew ? '' : toMain((line?.price ?? 0) + (line?.tax ?? 0), currency).toFixed(decimals(currency)));
+  const [paid, setPaid] = useState(isNew ? '' : writeMoney((line?.price ?? 0) + (line?.tax ?? 0), currency));
   const [quantity, setQuantity] = useState(String(line?.quantity ?? 1));
   const [date, setDate] = useState(purchase.date);
   const [category, setCategory] = useState<Category>(line?.category ?? 'other');

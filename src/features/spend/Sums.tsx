@@ -1,11 +1,10 @@
-import { startTransition, useState } from 'react';
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GROUPINGS, totalsBy, type byCategory, type Entry, type Grouping } from '@/core/budget';
+import { capital } from '@/core/capital';
 import { formatMoney } from '@/core/measure';
 import { letterOf } from '@/core/project';
-import { Choice, later, Row, useInk, Words } from '@/ui';
-
-const BarsChart = later(async () => (await import('@/ui/charts')).BarsChart);
+import { Bars, Choice, Row, useInk, Words } from '@/ui';
 
 const GROUPING_WORDS: Record<Grouping, string> = {
   category: 'What for',
@@ -46,7 +45,7 @@ export const Sums = ({
                   {letterOf(index)}
                 </Words>
                 <View style={styles.grow}>
-                  <Words>{category.charAt(0).toUpperCase() + category.slice(1)}</Words>
+                  <Words>{capital(category)}</Words>
                   <Words size="small" tone="soft">
                     {toBuy > 0 ? `${said(spent)} spent, ${said(toBuy)} to buy` : 'spent'}
                   </Words>
@@ -78,7 +77,6 @@ export const Sums = ({
 /** What each category has cost and will: the rows under it say the same. */
 const Chart = ({ rows, currency }: { rows: ReturnType<typeof byCategory>; currency: string }) => {
   const ink = useInk();
-  const [width, setWidth] = useState(0);
   const bars = rows.map(({ category, spent, toBuy }, index) => ({
     letter: letterOf(index),
     name: category,
@@ -93,28 +91,11 @@ const Chart = ({ rows, currency }: { rows: ReturnType<typeof byCategory>; curren
     { color: ink.spruce, word: 'spent' },
     { color: ink.wood.softwood, word: 'to buy' },
   ];
-  return (
-    <View
-      style={styles.chart}
-      onLayout={({ nativeEvent }) => startTransition(() => setWidth(nativeEvent.layout.width))}
-    >
-      {width > 0 ? (
-        <BarsChart
-          about="Spent and to buy"
-          bars={bars}
-          legend={legend}
-          currency={currency}
-          target={null}
-          width={width}
-        />
-      ) : null}
-    </View>
-  );
+  return <Bars about="Spent and to buy" bars={bars} legend={legend} currency={currency} target={null} />;
 };
 
 const styles = StyleSheet.create({
   search: { paddingHorizontal: 16, paddingBottom: 10 },
-  chart: { marginHorizontal: 16, minHeight: 190, marginBottom: 10 },
   pad: { padding: 16 },
   row: { paddingHorizontal: 16, paddingVertical: 10 },
   line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
