@@ -61,7 +61,16 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
   };
   const addPart = async (line: string) => {
     await hands.write(page.getByLabel(/^Add a part/), line);
+    // As one does: it is read back first.
+    await page
+      .getByTestId('read-back')
+      .getByText(/ · in /)
+      .waitFor();
     await page.keyboard.press('Enter');
+    await page
+      .getByTestId('read-back')
+      .getByText(/^How many, section/)
+      .waitFor();
   };
   const menu = async (item: string) => {
     await hands.press(button('More for this project'));
@@ -227,7 +236,7 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
     expect(await strip().getAttribute('aria-label')).not.toBe(before);
     await stripSays(/^\$12\.70 spent/);
     await hands.press(button(/Deck screws, \$9\.50: change what was paid/));
-    await hands.write(field('Paid in all, with tax'), '70');
+    await hands.write(field('Paid in all, with tax, $'), '70');
     await hands.press(button('Save what was paid'));
     await stripSays(/\$73\.20 spent.*over target/);
     await sees(/over target \$60\.00/);

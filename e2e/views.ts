@@ -266,16 +266,85 @@ export const VIEWS: View[] = [
   },
   { name: 'spend', path: '/project/compost-station/spend', ready: strip },
   {
-    name: 'sums',
+    name: 'charts',
     path: '/project/compost-station/spend',
     ready: strip,
-    open: (page) => page.getByRole('tab', { name: 'Sums' }).click(),
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Charts' }).click();
+      await page.getByRole('img', { name: /^Spent over time/ }).waitFor();
+      await page.getByRole('img', { name: /^Where the target went/ }).waitFor();
+    },
+  },
+  {
+    name: 'reasons',
+    path: '/project/compost-station/spend',
+    ready: strip,
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Reasons' }).click();
+      await page.getByText(/than planned on/).waitFor();
+    },
+  },
+  {
+    name: 'costs',
+    path: '/project/compost-station/spend',
+    ready: strip,
+    open: async (page) => {
+      await page.getByRole('tab', { name: 'Costs' }).click();
+      await page.getByLabel('Another tool').fill('Pocket-hole jig');
+      await page.getByLabel('Its price, $').fill('40');
+      await page.keyboard.press('Enter');
+      await page.getByRole('radiogroup', { name: 'How Pocket-hole jig counts all in' }).waitFor();
+      await page.getByLabel('Someone offers for one, $').fill('245');
+      await page.getByText(/to give it away/).waitFor();
+      await page.getByRole('region', { name: 'What it costs' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'target',
+    path: '/project/compost-station/spend',
+    ready: strip,
+    open: async (page) => {
+      await press(page, 'Target');
+      await page.getByRole('radio', { name: 'By category' }).click();
+      await page.getByLabel('Consumables, $').waitFor();
+    },
+  },
+  {
+    name: 'take',
+    path: '/project/sandpit/buy',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^Shop at /);
+      await press(page, /other price or number/);
+      await page.getByLabel('How many', { exact: true }).waitFor();
+    },
+  },
+  {
+    name: 'report',
+    path: '/project/sandpit/report',
+    ready: (page) => page.frameLocator('iframe').getByText('What it costs').waitFor(),
+  },
+  {
+    name: 'forgotten',
+    path: '/project/sandpit/buy',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^Often forgotten/);
+      await page
+        .getByRole('button', { name: /^I have it/ })
+        .first()
+        .waitFor();
+    },
   },
   {
     name: 'entry',
     path: '/project/compost-station/spend',
     ready: strip,
-    open: (page) => press(page, /^Change strap hinge/),
+    open: async (page) => {
+      await press(page, /^Change strap hinge/);
+      await press(page, 'Take some back');
+      await page.getByRole('button', { name: 'Taken back' }).waitFor();
+    },
   },
   {
     name: 'menu',
@@ -287,5 +356,46 @@ export const VIEWS: View[] = [
     name: 'settings',
     path: '/settings',
     ready: (page) => page.getByRole('button', { name: 'Start empty' }).waitFor(),
+  },
+  // These change what others show.
+  {
+    name: 'run',
+    path: '/project/compost-station/run?store=harrow',
+    ready: (page) => page.getByText(/^\d to take/).waitFor(),
+    open: async (page) => {
+      await page.getByText('still looking for a cheaper way').waitFor({ state: 'detached' });
+      await page
+        .getByRole('checkbox', { name: /cedar picket/ })
+        .first()
+        .click();
+      await page.getByText('In the cart', { exact: true }).waitFor();
+      await press(page, /^\d+ × 2x4x1\d treated: other price/);
+      await page.getByRole('button', { name: 'Not there', exact: true }).click();
+      await page.getByText(/is not there: /).waitFor();
+    },
+  },
+  {
+    name: 'till',
+    path: '/project/record-shelf/buy',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^Shop at /);
+      await page
+        .getByRole('checkbox', { name: /in the cart$/ })
+        .first()
+        .click();
+      await press(page, /^To the till/);
+      await page.getByLabel('Total on the receipt, $').fill('200');
+      await page.getByText(/look for a line that is missing/).waitFor();
+    },
+  },
+  {
+    name: 'tools',
+    path: '/rack',
+    ready: (page) => page.getByRole('heading', { name: 'Rack', exact: true }).waitFor(),
+    open: async (page) => {
+      await press(page, 'I own: Table saw');
+      await page.getByText(/^With a table saw/).waitFor();
+    },
   },
 ];

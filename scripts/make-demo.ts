@@ -1,6 +1,6 @@
 /** Makes the sample projects in demo/ from the helpers, with the prices in demo/source. Run by `npm run demo`. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { purchaseLine } from '@/core/budget';
+import { baselineOf, purchaseLine } from '@/core/budget';
 import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
 import { firstPlan, planInput } from '@/core/plan';
 import {
@@ -142,6 +142,15 @@ const bought = (project: Project, from: Book, storeId: string, date: string): Pr
       }),
   }; // prettier-ignore
 };
+
+/** The plan as it stood before anything was bought, when some prices were others. */
+const planned = (project: Project, from: Book, date: string, then: Record<string, number>): Project => {
+  const prices = Object.fromEntries(
+    Object.entries(from.prices).map(([id, price]) => [id, { ...price, price: then[`${price.storeId}: ${price.item.name}`] ?? price.price }]),
+  );
+  const before = { ...from, prices };
+  return { ...project, baseline: baselineOf(project, before, firstPlan(planInput(project, before)), date) };
+}; // prettier-ignore
 
 const usd = book('prices-usd.csv', 'in', 'USD');
 const eur = book('prices-eur.csv', 'mm', 'EUR');
@@ -294,7 +303,18 @@ const sandpit = sample(
 const metric: Project = { ...sandpit, settings: { ...sandpit.settings, tax: 0.19, taxIncluded: true } };
 
 const files: [Project, Book][] = [
-  [bought(compost, usd, 'postbox', '2026-11-19'), usd],
+  [
+    bought(
+      planned(compost, usd, '2026-11-18', {
+        'harrow: cedar picket 6 ft': 3_290_000,
+        'postbox: strap hinge 4 in': 14_900_000,
+      }),
+      usd,
+      'postbox',
+      '2026-11-19',
+    ),
+    usd,
+  ],
   [shelf, usd],
   [metric, eur],
 ];

@@ -10,7 +10,6 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['prices', 'phone', 'light'],
   ['aisle', 'phone', 'light'],
   ['book', 'wide', 'light'],
-  ['followed', 'phone', 'light'],
   ['buy', 'phone', 'light'],
   ['buy', 'wide', 'light'],
   ['boards', 'phone', 'light'],
@@ -18,9 +17,10 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['compare', 'wide', 'dark'],
   ['save', 'phone', 'light'],
   ['build-or-buy', 'phone', 'light'],
-  ['by-unit', 'phone', 'light'],
-  ['material', 'wide', 'light'],
+  ['run', 'phone', 'light'],
   ['spend', 'phone', 'light'],
+  ['charts', 'phone', 'light'],
+  ['costs', 'wide', 'light'],
   ['settings', 'phone', 'dark'],
 ];
 
@@ -35,7 +35,7 @@ const main = async () => {
     await view.ready(page);
     await view.open?.(page);
     // The planner has done by then.
-    await page.waitForTimeout(/\/(buy|compare|spend)$/.test(view.path) ? 4000 : 400);
+    await page.waitForTimeout(/\/(buy|compare|spend|run)/.test(view.path) ? 4000 : 400);
     await page.screenshot({ path: `docs/screenshots/${name}-${size}${theme === 'dark' ? '-dark' : ''}.png` });
     await context.close();
   }

@@ -1,1 +1,1 @@
-export { RackPlace as default } from '@/features/rack/RackPlace';
+export { RackPlace as default } from '@/features/rack';

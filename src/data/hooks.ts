@@ -9,6 +9,7 @@ import {
   loadProjects,
   loadSettings,
   placeOf,
+  projectIdOf,
   saveSettings,
   type Projects,
   type Sampled,
@@ -126,6 +127,19 @@ export const useProject = (id: string): OpenProject | null | undefined => {
   };
 };
 
+/** The projects beside one, by name, and how to change them from there. */
+export const useOtherProjects = (
+  id: string,
+): { projects: Project[]; runIn: (id: string, command: Command) => void; undoIn: (id: string) => void } => {
+  const client = useQueryClient();
+  const all = useProjects()?.records ?? [];
+  return {
+    projects: all.map(({ project }) => project).filter((project) => project.id !== id),
+    runIn: (other, command) => run(client, other, command),
+    undoIn: (other) => step(client, other, 'undo'),
+  };
+};
+
 /** The price book by itself, and how to change it; null while it is read. */
 export const useOpenBook = (): Pick<OpenProject, 'book' | 'runOnBook' | 'undo' | 'undoLabel'> | null => {
   const client = useQueryClient();
@@ -180,6 +194,14 @@ export const startEmpty = (client: QueryClient): void => {
   notify({ text: 'Billet is empty now.', action: { label: 'Undo', run: undo } });
 };
 
+/** Says so when the project that is open here was changed in another tab: what is on screen changes under the hand. */
+const tellOfOtherTab = (client: QueryClient, key: string): void => {
+  const id = projectIdOf(key);
+  if (id === null || !window.location.pathname.startsWith(`/project/${id}/`)) return;
+  const name = client.getQueryData<Projects>(KEYS.projects)?.records[id]?.project.name;
+  if (name) notify({ text: `${name} was changed in another tab. The newer state is shown.` });
+};
+
 /** Takes over what another tab writes, as soon as it does. */
 export const useOtherTabs = (): void => {
   const client = useQueryClient();
@@ -187,7 +209,9 @@ export const useOtherTabs = (): void => {
     () =>
       onOtherTab((key) => {
         const place = placeOf(key);
-        if (place) void client.invalidateQueries({ queryKey: KEYS[place] });
+        if (!place) return;
+        tellOfOtherTab(client, key);
+        void client.invalidateQueries({ queryKey: KEYS[place] });
       }),
     [client],
   );

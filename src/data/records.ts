@@ -125,6 +125,7 @@ export const packBook = ({ book, revision, history }: BookRecord): string =>
   `${BOOK_HEAD} ${revision} ${packColumns(book, {
     ...(book.materials ? { materials: Object.values(book.materials) } : {}),
     ...(book.rack ? { rack: rackToJson(book.rack) } : {}),
+    ...(book.tools ? { tools: Object.values(book.tools) } : {}),
     history: { past: newestWithin(history.past), future: newestWithin(history.future) },
   })}`;
 
@@ -139,10 +140,16 @@ export const unpackBook = (text: string): Result<BookRecord> => {
   type Kept = Omit<BookRecord, 'book'> & JsonBook;
   const kept = packed ? unpackPacked<Kept>(packed) : unpack<Kept>(text, validateBookRecord);
   if (!kept.ok) return kept;
-  const { stores, prices, materials, rack, ...record } = kept.value;
+  const { stores, prices, materials, rack, tools, ...record } = kept.value;
   return ok({
     ...record,
-    book: bookFromJson({ stores, prices, ...(materials ? { materials } : {}), ...(rack ? { rack } : {}) }),
+    book: bookFromJson({
+      stores,
+      prices,
+      ...(materials ? { materials } : {}),
+      ...(rack ? { rack } : {}),
+      ...(tools ? { tools } : {}),
+    }),
   });
 };
 

@@ -18,6 +18,10 @@ export type Place = 'projects' | 'book' | 'settings';
 export const placeOf = (key: string): Place | null =>
   key.startsWith(PROJECTS) ? 'projects' : key === BOOK ? 'book' : key === SETTINGS ? 'settings' : null;
 
+/** The id of the project that a stored key is of; null: it is of none. */
+export const projectIdOf = (key: string): string | null =>
+  key.startsWith(PROJECTS) ? key.slice(PROJECTS.length) : null;
+
 export interface Projects {
   records: Record<string, ProjectRecord>;
   damaged: Damaged[];

@@ -3,7 +3,7 @@ import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstac
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import { shownPlan, type Plan, type Progress } from '@/core/plan';
+import { isAsGood, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
 import type { Planner } from './plan.worker';
@@ -53,20 +53,40 @@ export const usePlan = (project: Project, book: Book): PlanView => {
     enabled: false,
     ...KEPT,
   });
-  const better = best ?? progress?.plan;
-  const isBetter = isFirst && better !== undefined && better.status !== 'infeasible';
+  const better = isFirst ? (best ?? progress?.plan) : undefined;
+  const plan = useMemo(() => betterOf(data ?? null, better), [data, better]);
+  const isOld = isBehind || isPlaceholderData;
+  useEffect(() => {
+    if (!isOld && plan) lastPlans.set(project.id, lastOf(plan, asked.input));
+  }, [isOld, plan, project.id, asked]);
   return {
-    plan: isBetter ? better : (data ?? null),
-    isStale: isBehind || isPlaceholderData,
+    plan,
+    isStale: isOld,
     doing: isOpen && isFetching ? (progress?.doing ?? 'bound') : null,
     stop: () => proofs.get(print)?.stop(),
   };
 };
 
+/** What was planned last of each project: what is left of it stays while it is bought. */
+const lastPlans = new Map<string, Planned>();
+
+const lastOf = (plan: Plan, { parts, settings, unit, currency, owned }: Asked['input']): Planned => ({
+  plan,
+  input: { parts, settings, unit, currency, owned },
+});
+
+/** A better plan takes the place of the first; one that is as good lends it its proof. */
+const betterOf = (first: Plan | null, better: Plan | undefined): Plan | null => {
+  if (!better || better.status === 'infeasible') return first;
+  return first && isAsGood(first, better)
+    ? { ...first, status: better.status, lowerBound: better.lowerBound }
+    : better;
+};
+
 /** The first plan of what is asked. */
 const firstQuery = (asked: Asked) => ({
   queryKey: ['plan', asked.project.id, fingerprint(asked.input)],
-  queryFn: () => remote().firstPlan(asked.input, againstOf(asked)),
+  queryFn: () => remote().firstPlan(asked.input, againstOf(asked), lastPlans.get(asked.project.id)),
   ...KEPT,
 });
 
@@ -75,9 +95,11 @@ const progressKey = ({ project, input }: Asked) => ['progress', project.id, fing
 /** The best plan of what is asked; how far it is goes beside it. */
 const bestQuery = (asked: Asked, client: QueryClient) => ({
   queryKey: bestKey(asked),
-  queryFn: ({ signal }: { signal: AbortSignal }) => {
+  queryFn: async ({ signal }: { signal: AbortSignal }) => {
     const print = fingerprint(asked.input);
-    const proof = prove(asked.input, againstOf(asked), signal, (progress) =>
+    const first = await client.ensureQueryData(firstQuery(asked));
+    signal.throwIfAborted();
+    const proof = prove(asked.input, againstOf(asked), first, signal, (progress) =>
       client.setQueryData(progressKey(asked), progress),
     );
     proofs.set(print, proof);

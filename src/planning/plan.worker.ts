@@ -1,9 +1,15 @@
 import { expose } from 'comlink';
-import { byHandPlan, checkPlan, firstPlan, type CheckAgainst, type Plan, type PlanInput } from '@/core/plan';
+import { byHandPlan, carriedOver, checkPlan, firstPlan, type CheckAgainst, type Plan, type PlanInput, type Planned } from '@/core/plan'; // prettier-ignore
 
 /** What the worker can be asked for. No plan leaves it that did not pass its check. */
 const planner = {
-  firstPlan: (input: PlanInput, against: CheckAgainst): Plan => checked(firstPlan(input), against),
+  /** `last`: what was planned before; what is left of it stays, where nothing better is found. */
+  firstPlan: (input: PlanInput, against: CheckAgainst, last: Planned | null = null): Plan => {
+    const first = checked(firstPlan(input), against);
+    const rest = last && carriedOver(last, input);
+    const stays = rest && first.status !== 'infeasible' && rest.total <= first.total && checkPlan(rest, against).length === 0; // prettier-ignore
+    return stays ? { ...rest, lowerBound: Math.min(rest.total, first.lowerBound) } : first;
+  },
   /** What buying by hand would come to; null where no store has everything. */
   byHand: (input: PlanInput): number | null => byHandPlan(input)?.total ?? null,
 };

@@ -8,6 +8,8 @@ import { Words } from './Words';
 interface Props {
   spent: number;
   toBuy: number;
+  /** What is held back of what is still to buy. */
+  reserve?: number;
   /** Null: no target is set. */
   target: number | null;
   format: (sum: number) => string;
@@ -20,16 +22,26 @@ interface Props {
 const MARGIN = 1.1;
 
 /**
- * Money as one board that is being used up: spent is solid, what is to buy hatched, what is left bare wood, the
- * target a saw line across it. Over target the hatching runs past the line in red, and a word says so.
+ * Money as one board that is being used up: spent is solid, what is to buy hatched, what is held back hatched thinly,
+ * what is left bare wood, the target a saw line across it. Over target the hatching runs past the line in red, and a word says so.
  */
-export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false, size = 'full' }: Props) => {
+export const MoneyStrip = ({
+  spent,
+  toBuy,
+  reserve = 0,
+  target,
+  format,
+  isIncomplete = false,
+  size = 'full',
+}: Props) => {
   const ink = useInk();
   const hatch = useId();
   const overHatch = useId();
+  const heldHatch = useId();
   const total = spent + toBuy;
-  const left = target === null ? null : target - total;
-  const scale = Math.max(target === null ? total : target * MARGIN, total, 1);
+  const forecast = total + reserve;
+  const left = target === null ? null : target - forecast;
+  const scale = Math.max(target === null ? forecast : target * MARGIN, forecast, 1);
   const share = (sum: number) => `${Math.max(0, Math.min(100, (sum / scale) * 100))}%`;
   const height = size === 'full' ? 26 : 14;
   const withinTarget = target === null ? total : Math.min(total, target);
@@ -43,10 +55,21 @@ export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false,
           <Left left={left} target={target} format={format} />
         </View>
       ) : null}
-      <Svg width="100%" height={height + 8} role="img" aria-label={sentence(spent, toBuy, left, format)}>
+      <Svg
+        width="100%"
+        height={height + 8}
+        role="img"
+        aria-label={sentence(spent, toBuy, reserve, left, format)}
+      >
         <Defs>
           <Hatch id={hatch} step={8} color={ink.spruce} weight={2.2} />
           <Hatch id={overHatch} step={8} color={ink.red} weight={2.6} />
+          <Hatch
+            id={heldHatch}
+            step={10}
+            color={left !== null && left < 0 ? ink.red : ink.soft}
+            weight={1.2}
+          />
         </Defs>
         <Rect
           x={0}
@@ -58,6 +81,16 @@ export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false,
         />
         <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={ink.wood.softwood} />
         <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={`url(#${hatch})`} />
+        {reserve > 0 ? (
+          <Rect
+            x={share(total)}
+            y={4}
+            width={share(reserve)}
+            height={height}
+            fill={`url(#${heldHatch})`}
+            stroke={ink.soft}
+          />
+        ) : null}
         {target !== null && total > target ? (
           <Rect
             x={share(target)}
@@ -98,6 +131,7 @@ export const MoneyStrip = ({ spent, toBuy, target, format, isIncomplete = false,
       <View style={styles.sums}>
         <Sum mark="solid" word="spent" sum={format(spent)} />
         <Sum mark="hatched" word={isIncomplete ? 'to buy, so far' : 'to buy'} sum={format(toBuy)} />
+        {reserve > 0 ? <Sum mark="bare" word="held back" sum={format(reserve)} /> : null}
         {size === 'small' ? <Left left={left} target={null} format={format} /> : null}
       </View>
     </View>
@@ -136,10 +170,11 @@ const Left = ({
 const sentence = (
   spent: number,
   toBuy: number,
+  reserve: number,
   left: number | null,
   format: (sum: number) => string,
 ): string =>
-  `${format(spent)} spent, ${format(toBuy)} to buy${left === null ? '' : left < 0 ? `, ${format(-left)} over target` : `, ${format(left)} left of the target`}`;
+  `${format(spent)} spent, ${format(toBuy)} to buy${reserve > 0 ? `, ${format(reserve)} held back` : ''}${left === null ? '' : left < 0 ? `, ${format(-left)} over target` : `, ${format(left)} left of the target`}`;
 
 /** A pencil's hatching, to fill a shape with by `url(#id)`. */
 const Hatch = ({ id, step, color, weight }: { id: string; step: number; color: string; weight: number }) => {

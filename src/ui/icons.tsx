@@ -3,6 +3,7 @@ import Check from 'lucide-react-native/icons/check';
 import Copy from 'lucide-react-native/icons/copy';
 import Ellipsis from 'lucide-react-native/icons/ellipsis-vertical';
 import Grip from 'lucide-react-native/icons/grip-vertical';
+import Minus from 'lucide-react-native/icons/minus';
 import Pencil from 'lucide-react-native/icons/pencil';
 import Plus from 'lucide-react-native/icons/plus';
 import Redo from 'lucide-react-native/icons/redo-2';
@@ -14,7 +15,7 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import X from 'lucide-react-native/icons/x';
 
 const ICONS = {
-  back: ArrowLeft, check: Check, copy: Copy, more: Ellipsis, grip: Grip, edit: Pencil, add: Plus, redo: Redo, undo: Undo,
+  back: ArrowLeft, check: Check, copy: Copy, more: Ellipsis, grip: Grip, edit: Pencil, add: Plus, less: Minus, redo: Redo, undo: Undo,
   unticked: Square, ticked: SquareCheck, delete: Trash, warning: Triangle, close: X,
 }; // prettier-ignore
 

@@ -73,6 +73,8 @@ test('the money strip says what is left, and over target by word', () => {
   });
   screen.getByText('$60 left of $240');
   screen.getByRole('img', { name: '$60 spent, $120 to buy, $60 left of the target' });
+  rerender(<MoneyStrip spent={60} toBuy={120} reserve={70} target={240} format={format} />);
+  expect(screen.getByRole('img', { name: /held back, .*over target/ })).toBeTruthy();
   rerender(<MoneyStrip spent={60} toBuy={200} target={240} format={format} />);
   screen.getByText('$20 over target $240');
   rerender(<MoneyStrip spent={0} toBuy={200} target={null} format={format} isIncomplete />);

@@ -47,6 +47,8 @@ test('ticking lines moves money from to buy to spent, trip and shipping with it,
     spent: 0,
     toBuy: 880 + 420 + 990 + 500,
     total: 2790,
+    reserve: 0,
+    forecast: 2790,
     left: 210,
     complete: true,
   });

@@ -1,6 +1,6 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../measure';
 import { faceOf, type Layout, type Plan, type Point } from '../plan';
-import type { Project } from '../project';
+import { keptMoney, keptPieces, servesAs, type Project } from '../project';
 import { nameKey, NO_OWN, type OwnMaterials } from '../wood';
 import { resolve } from '../project';
 
@@ -23,10 +23,16 @@ export const inThePiece = (
     const price = hardwarePrice(plan, project, part.item);
     if (price !== null) add(part.id, part.count * price);
   }
+  for (const { extra, item, count, price } of resolve(project, own).beside)
+    add(extra.id, count * (hardwarePrice(plan, project, item) ?? toMicros(price, plan.currency)));
   return Object.fromEntries(
     Object.entries(micros).map(([id, sum]) => [id, toMinor(Math.round(sum), plan.currency)]),
   );
 };
+
+/** The same for all parts together. */
+export const inThePieceOfAll = (project: Project, plan: Plan, own: OwnMaterials = NO_OWN): Minor =>
+  Object.values(inThePiece(project, plan, own)).reduce((sum, cost) => sum + cost, 0);
 
 const share = (layout: Layout, outline: Point[]): number => faceOf(outline) / (layout.length * layout.width);
 
@@ -40,9 +46,9 @@ const hardwarePrice = (plan: Plan, project: Project, item: string): Micros | nul
       sum += toMicros(buy.paid, plan.currency);
     }
   for (const line of project.purchases.flatMap(({ lines }) => lines))
-    if (line.item.kind === 'hardware' && nameKey(line.item.name) === nameKey(item)) {
-      pieces += line.quantity * line.pack;
-      sum += toMicros(line.price + line.tax, plan.currency);
+    if (line.item.kind === 'hardware' && nameKey(servesAs(line).name) === nameKey(item)) {
+      pieces += keptPieces(line);
+      sum += toMicros(keptMoney(line), plan.currency);
     }
   return pieces > 0 ? sum / pieces : null;
 };

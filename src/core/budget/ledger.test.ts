@@ -34,15 +34,24 @@ test('sums are exact to the cent under any order of entry, against a plain big-i
   const purchase = fc.record({
     date: fc.constantFrom('2026-10-30', '2026-11-02', '2026-11-20'),
     store: fc.constantFrom(yard, post, undefined),
-    lines: fc.array(fc.tuple(fc.constantFrom('hook', 'wood stain', 'blade'), cents, cents), { minLength: 1, maxLength: 4 }),
+    lines: fc.array(fc.tuple(fc.constantFrom('hook', 'wood stain', 'blade'), cents, cents, fc.option(fc.tuple(cents, cents))), { minLength: 1, maxLength: 4 }),
+    receipt: fc.option(fc.record({ total: cents, tax: fc.option(cents) })),
   });
   fc.assert(
     fc.property(fc.array(purchase, { maxLength: 12 }), fc.infiniteStream(fc.nat()), (made, random) => {
-      const purchases = made.map(({ date, store, lines }, index) =>
-        bought(`p${index}`, date, store, lines.map(([name, price, tax]) => lineOf(name, price, tax))),
-      );
+      const purchases = made.map(({ date, store, lines, receipt }, index): Purchase => ({
+        ...bought(`p${index}`, date, store, lines.map(([name, price, tax, back]) => ({
+          ...lineOf(name, price, tax),
+          ...(back ? { returned: [{ id: 'r', date, quantity: 1, price: back[0], tax: back[1] }] } : {}),
+        }))),
+        ...(receipt ? { receipt } : {}),
+      }));
       const shuffled = [...purchases].map((one) => ({ one, at: random.next().value })).sort((a, b) => a.at - b.at).map(({ one }) => one);
-      const plain = purchases.reduce((sum, { lines }) => lines.reduce((s, { price, tax }) => s + BigInt(price) + BigInt(tax), sum), 0n);
+      // A receipt says what was paid; what was taken back came back.
+      const plain = purchases.reduce((sum, { lines, receipt }) => {
+        const paid = receipt ? BigInt(receipt.total) : lines.reduce((s, { price, tax }) => s + BigInt(price) + BigInt(tax), 0n);
+        return sum + lines.flatMap(({ returned = [] }) => returned).reduce((s, { price, tax }) => s - BigInt(price) - BigInt(tax), paid);
+      }, 0n);
       for (const order of [purchases, shuffled]) {
         const project = withPurchases(order);
         const ledger = ledgerOf(project, given.book, null);

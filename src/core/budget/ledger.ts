@@ -1,19 +1,23 @@
 import type { Minor } from '../measure';
 import {
+  receiptGap,
   tagName,
   type Book,
   type Category,
+  type Item,
   type Project,
   type Purchase,
-  type PurchaseLine,
+  type Share,
 } from '../project';
 import { shownPlan, type Plan } from '../plan';
+import type { BesideLine } from './beside';
 import { tripsPaid } from './money';
 import { categoryOf } from './purchase';
 
 /** One line of the ledger: what was paid for one thing on one day, or for going there. */
 export interface Entry {
-  /** The purchase it is a line of; null: it follows from the purchases, as trips and shipping do. */
+  kind: 'bought' | 'returned' | 'receipt' | 'trip';
+  /** The purchase it is of; null: it follows from all purchases of a store, as trips and shipping do. */
   purchaseId: string | null;
   /** Its place in that purchase. */
   line: number;
@@ -22,6 +26,8 @@ export interface Entry {
   storeId: string;
   store: string;
   item: string;
+  /** The thing itself; null: it is none. */
+  thing: Item | null;
   quantity: number;
   pack: number;
   /** Without tax. */
@@ -29,6 +35,9 @@ export interface Entry {
   tax: Minor;
   category: Category;
   note: string;
+  /** It is in the cart, and not paid yet. */
+  isOpen: boolean;
+  share: Share | null;
 }
 
 /**
@@ -36,19 +45,31 @@ export interface Entry {
  * shipping that its purchases brought with them. Its sum is what `projectMoney` calls spent.
  */
 export const ledgerOf = (project: Project, book: Book, plan: Plan | null): Entry[] => {
-  const bought = project.purchases.flatMap((purchase) => purchase.lines.map((line, index) => entryOf(purchase, line, index)));
+  const bought = project.purchases.flatMap(entriesOf);
   const trips = [...tripsPaid(project, book, plan)].flatMap(([storeId, paid]): Entry[] => {
     const first = bought.filter((entry) => entry.storeId === storeId).reduce((a, b) => (b.date < a.date ? b : a));
-    return paid === 0 ? [] : [{ ...first, purchaseId: null, line: 0, item: 'trip and shipping', quantity: 1, pack: 1, price: paid, tax: 0, category: 'trips', note: '' }];
+    return paid === 0 ? [] : [{ ...first, kind: 'trip', share: null, isOpen: false, purchaseId: null, line: 0, item: 'trip and shipping', thing: null, quantity: 1, pack: 1, price: paid, tax: 0, category: 'trips', note: '' }];
   });
   return [...bought, ...trips].sort((a, b) => (a.date === b.date ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item) : a.date < b.date ? 1 : -1));
 }; // prettier-ignore
 
-const entryOf = (
-  { id, date, storeId, store, note }: Purchase,
-  { item, pack, quantity, price, tax, category }: PurchaseLine,
-  line: number,
-): Entry => ({ purchaseId: id, line, date, storeId, store, item: tagName(item), quantity, pack, price, tax, category, note }); // prettier-ignore
+/** What a purchase brings to the ledger: its lines, what was taken back of them, and what its receipt differs by. */
+const entriesOf = (purchase: Purchase): Entry[] => {
+  const { id, date, storeId, store, note, isOpen = false } = purchase;
+  const of = { purchaseId: id, storeId, store, isOpen };
+  const lines = purchase.lines.flatMap((line, index): Entry[] => {
+    const { item, pack, quantity, price, tax, category, share = null, returned = [] } = line;
+    const same = { ...of, line: index, item: tagName(item), thing: item, pack, category, share };
+    return [
+      { ...same, kind: 'bought', date, quantity, price, tax, note: [line.note, note].filter(Boolean).join(', ') },
+      ...returned.map((back): Entry => ({ ...same, kind: 'returned', date: back.date, quantity: -back.quantity, price: -back.price, tax: -back.tax, note: 'taken back' })),
+    ];
+  });
+  const gap = receiptGap(purchase);
+  if (gap.price === 0 && gap.tax === 0) return lines;
+  const isRounding = Math.abs(gap.price + gap.tax) <= purchase.lines.length;
+  return [...lines, { ...of, ...gap, kind: 'receipt', line: -1, date, item: isRounding ? 'rounding at the till' : 'on the receipt, in no line', thing: null, quantity: 1, pack: 1, category: 'other', note: '', share: null }];
+}; // prettier-ignore
 
 /** With tax. */
 export const paidFor = ({ price, tax }: Entry): Minor => price + tax;
@@ -88,6 +109,7 @@ export const searchLedger = (entries: Entry[], words: string): Entry[] => {
 export const byCategory = (
   entries: Entry[],
   plan: Plan | null,
+  beside: BesideLine[] = [],
 ): { category: Category; spent: Minor; toBuy: Minor }[] => {
   const sums = new Map<Category, { category: Category; spent: Minor; toBuy: Minor }>();
   const add = (category: Category, spent: Minor, toBuy: Minor) => {
@@ -97,7 +119,8 @@ export const byCategory = (
   for (const entry of entries) add(entry.category, paidFor(entry), 0);
   const shown = shownPlan(plan);
   for (const { kind, item, paid } of shown?.buys ?? []) add(categoryOf({ kind, name: item }), 0, paid);
-  const beside = (shown?.total ?? 0) - (shown?.buys ?? []).reduce((sum, { paid }) => sum + paid, 0);
-  if (beside !== 0) add('trips', 0, beside);
+  const extras = (shown?.total ?? 0) - (shown?.buys ?? []).reduce((sum, { paid }) => sum + paid, 0);
+  if (extras !== 0) add('trips', 0, extras);
+  for (const { category, paid } of beside) add(category, 0, paid);
   return [...sums.values()].sort((a, b) => b.spent + b.toBuy - a.spent - a.toBuy);
 };

@@ -1,42 +1,52 @@
 import type { Minor } from '../measure';
-import type { Book, Project } from '../project';
+import { purchaseMoney, type Book, type Project } from '../project';
 import { shownPlan, type Plan } from '../plan';
+import { besideOf } from './beside';
+import { reserveOf, targetOf } from './target';
 
 /** The money of a project, the same wherever it is shown. All in minor units, with tax, trips and shipping. */
 export interface ProjectMoney {
   target: Minor | null;
-  /** What has left the pocket. */
+  /** What has left the pocket, and what is in the cart. */
   spent: Minor;
-  /** What the plan still asks for. */
+  /** What the plan still asks for, and what has a typed price. */
   toBuy: Minor;
   /** spent + toBuy. */
   total: Minor;
-  /** What the target leaves; below zero when it is passed. Null without a target. */
+  /** What is held back of what is still to buy. */
+  reserve: Minor;
+  /** total + reserve: what it comes to at the most when it is done. */
+  forecast: Minor;
+  /** What the target leaves of the forecast; below zero when it is passed. Null without a target. */
   left: Minor | null;
   /** False while something cannot be bought or made: the sums then lack it. */
   complete: boolean;
 }
 
-/** Spent, to buy and left, from what was bought and the plan for the rest. */
+/** Spent, to buy, held back and left, from what was bought and the plan for the rest. */
 export const projectMoney = (project: Project, book: Book, plan: Plan | null): ProjectMoney => {
-  const shown = shownPlan(plan);
   const spent = spentOn(project, book, plan);
-  const toBuy = shown?.total ?? 0;
+  const beside = besideOf(project, book).reduce((sum, { paid }) => sum + paid, 0);
+  const toBuy = (shownPlan(plan)?.total ?? 0) + beside;
   const total = spent + toBuy;
+  const target = targetOf(project);
+  const reserve = reserveOf(project, toBuy);
+  const forecast = total + reserve;
   return {
-    target: project.target,
+    target,
     spent,
     toBuy,
     total,
-    left: project.target === null ? null : project.target - total,
+    reserve,
+    forecast,
+    left: target === null ? null : target - forecast,
     complete: plan !== null && plan.status !== 'infeasible',
   };
 };
 
-/** Goods and tax of all purchases, and what going to their stores came to. */
+/** Goods and tax of all purchases, returns and receipts reckoned in, and what going to their stores came to. */
 const spentOn = (project: Project, book: Book, plan: Plan | null): Minor => {
-  const lines = project.purchases.flatMap((purchase) => purchase.lines);
-  const goods = lines.reduce((sum, { price, tax }) => sum + price + tax, 0);
+  const goods = project.purchases.reduce((sum, purchase) => sum + purchaseMoney(purchase), 0);
   return [...tripsPaid(project, book, plan).values()].reduce((sum, paid) => sum + paid, goods);
 };
 

@@ -1,3 +1,4 @@
+import { costsOf, eachOf } from '../budget';
 import type { Minor } from '../measure';
 import type { Project, ReadyMade } from '../project';
 import type { Outcome } from './outcome';
@@ -24,14 +25,13 @@ interface Compared extends ReadyMade {
 /** Sums of a project that is built against ready-made prices. Hours and what is beside the till are for all that is built. */
 export const buildOrBuy = (project: Project, outcome: Outcome): BuildOrBuy => {
   const { builds, work, readyMade = [] } = project;
-  const each = (sum: number) => Math.round(sum / builds);
-  const beside = outcome.atTill + (work?.beside ?? 0);
-  const labour = Math.round((work?.hours ?? 0) * (work?.rate ?? 0));
+  const costs = costsOf(project, outcome);
   const hours = work?.hours ?? 0;
-  const allIn = each(beside + labour);
+  const beside = costs.allIn - costs.labour;
+  const allIn = eachOf(costs.allIn, costs);
   return {
-    inPiece: each(outcome.inPiece),
-    atTill: each(outcome.atTill),
+    inPiece: eachOf(costs.inPiece, costs),
+    atTill: eachOf(costs.atTill, costs),
     allIn,
     readyMade: [...readyMade]
       .sort((a, b) => a.price - b.price)

@@ -10,6 +10,7 @@ import {
   type Group,
   type Project,
   type ProjectChange,
+  toolsOf,
 } from '../project';
 import { canRipWith, differByGrade, gradeRank, materialOf, nameKey, rankOf } from '../wood';
 import { buysDifference, lastsInstead, newTasks, notesOfNew } from './differences';
@@ -107,7 +108,7 @@ const catchOf =
       was && is ? lastsInstead(was, is) : '',
       kind === 'material' || kind === 'grade' || kind === 'section' ? notesOfNew(before.plan, after.plan, book) : '',
       spare > 0 && kind !== 'ripping' ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.` : '',
-      kind === 'ripping' ? `Needs a table saw${canRipWith(before.project.settings.tools) ? '' : ', and the time'}.` : '',
+      kind === 'ripping' ? `Needs a table saw${canRipWith(toolsOf(before.project.settings, book)) ? '' : ', and the time'}.` : '',
       was && is ? newTasks(was, is) : '',
     ].filter((sentence) => sentence !== '');
     return sentences.length > 0 ? sentences.join(' ') : capital(buysDifference(before.plan, after.plan));

@@ -1,7 +1,7 @@
 import { capital } from '../capital';
 import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../measure';
 import { needsOf, type Need, type Offer } from '../prices';
-import { chosenOption, isFormula, madeNow, resolve, withChanges, type Book, type Project, type ProjectChange, type ResolvedPart, type Variable } from '../project'; // prettier-ignore
+import { chosenOption, isFormula, madeNow, resolve, withChanges, type Book, type Project, type ProjectChange, type ResolvedPart, type Variable, toolsOf } from '../project'; // prettier-ignore
 
 /** A dimension that could be a little less, so that one piece more fits on a length that is sold. */
 export interface Shorter {
@@ -33,7 +33,7 @@ const MOST_KINDS = 5;
 /** Dimensions that fall just over a length: each with the least cuts that would let one piece more onto a board or sheet. */
 export const shorterDimensions = (project: Project, book: Book, offers: Offer[]): Shorter[] => {
   const { parts } = resolve(project, book.materials);
-  const needs = needsOf(parts, offers, project.settings.tools);
+  const needs = needsOf(parts, offers, toolsOf(project.settings, book));
   return dimensionsOf(project, book, parts).flatMap((dimension) => {
     const most = Math.min(dimension.ticks * MOST_SHARE, MOST_INCHES * TICKS_PER_INCH);
     const steps = needs.flatMap((need) => (need.kind === 'sheet' ? sheetSteps : boardSteps)(need, dimension, project));

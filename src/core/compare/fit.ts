@@ -1,5 +1,13 @@
 import { groupBy } from '../groupBy';
-import { madeNow, resolve, type Book, type Group, type Project, type ResolvedPart } from '../project';
+import {
+  madeNow,
+  resolve,
+  toolsOf,
+  type Book,
+  type Group,
+  type Project,
+  type ResolvedPart,
+} from '../project';
 import {
   fitnessOf,
   materialOf,
@@ -61,7 +69,7 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
         {
           ...fitness, groupId: group.id, group: group.name, material,
           parts: [...new Set(of.map(({ name }) => name))],
-          fitting: soldForAll(of, (like) => materialsOnSale(like, offers, project).map((sold) => sold.material)).filter(isFit),
+          fitting: soldForAll(of, (like) => materialsOnSale(like, offers, project, toolsOf(project.settings, book)).map((sold) => sold.material)).filter(isFit),
         },
       ];
     });

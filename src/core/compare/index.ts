@@ -7,4 +7,5 @@ export * from './differences';
 export * from './units';
 export * from './buildOrBuy';
 export * from './atHand';
+export * from './forgotten';
 export { isNearSection } from './sections';

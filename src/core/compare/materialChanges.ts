@@ -81,7 +81,7 @@ const finishChanges = (project: Project, book: Book, offers: Offer[], groups: Se
 const COATS = 2;
 
 /** Finish for a group, of the can that does it for least; null where no finish for such a place has a price. */
-const finishFor = (group: Group, project: Project, book: Book, offers: Offer[]): Extra | null => {
+export const finishFor = (group: Group, project: Project, book: Book, offers: Offer[]): Extra | null => {
   const extra: Extra = { ...emptyExtra(finishId(group.id)), name: 'Finish', rule: 'finish', groupId: group.id, coats: COATS };
   const area = surfaceFor(extra, project, resolve(project, book.materials).parts) * COATS;
   const cans = offers.flatMap((offer) => {

@@ -33,18 +33,18 @@ export interface OnSale {
 }
 
 /** The materials in which parts of one size are sold long enough, the cheapest by length or area first. */
-export const materialsOnSale = (parts: ResolvedPart[], offers: Offer[], project: Project): OnSale[] => {
+export const materialsOnSale = (parts: ResolvedPart[], offers: Offer[], { unit }: Pick<Project, "unit">, tools: string[] | undefined): OnSale[] => {
   const [first] = parts;
   if (!first) return [];
   const any = { ...first, materials: [] };
   const longest = Math.max(...parts.map(({ length, shortOk }) => length - shortOk));
-  const canRip = canRipWith(project.settings.tools);
+  const canRip = canRipWith(tools);
   const found = new Map<string, OnSale>();
   for (const offer of offers) {
     const isRipped = canRip && ripsTo(any, offer);
     if (!isRipped && !fits(any, offer)) continue;
     if (Math.max(offer.length, first.kind === 'sheet' ? offer.width : 0) < longest) continue;
-    const per = pieceBy(offer, comparedBy(offer.item.kind, project.unit));
+    const per = pieceBy(offer, comparedBy(offer.item.kind, unit));
     if (per === null) continue;
     const rate = isRipped ? per / Math.max(1, Math.floor(offer.width / Math.max(1, Math.min(first.width, offer.width)))) : per;
     const key = nameKey(offer.item.material);

@@ -1,7 +1,7 @@
-import { inThePiece, projectMoney, type ProjectMoney } from '../budget';
+import { inThePieceOfAll, projectMoney, type ProjectMoney } from '../budget';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../measure';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
-import { madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
+import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
 import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../wood';
 import { fitnessOfMade, isFinished } from './fit';
 
@@ -56,7 +56,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   return {
     money,
     atTill: money.total,
-    inPiece: Object.values(inThePiece(project, shown, book.materials)).reduce((sum, cost) => sum + cost, 0),
+    inPiece: inThePieceOfAll(project, shown, book.materials),
     wood,
     finish,
     hardware,
@@ -78,12 +78,12 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
 }; // prettier-ignore
 
 /** A material that the plan makes parts of a group of. */
-interface Made {
+export interface Made {
   material: string;
   group: Group;
 }
 
-const madeOf = (project: Project, book: Book, plan: Plan): Made[] => {
+export const madeOf = (project: Project, book: Book, plan: Plan): Made[] => {
   const groupOf = new Map(resolve(project, book.materials).parts.map(({ id, groupId }) => [id, groupId]));
   const groups = new Map(madeNow(project).map((group) => [group.id, group]));
   const found = new Map<string, Made>();
@@ -106,7 +106,7 @@ interface Bought {
 const boughtOf = (project: Project, plan: Plan): Bought[] => [
   ...plan.buys.map(({ kind, item, material, paid }) => ({ kind, name: item, material, paid })),
   ...project.purchases.flatMap(({ lines }) =>
-    lines.map(({ item, price, tax }) => ({ kind: item.kind, name: item.name, material: item.material, paid: price + tax })),
+    lines.map((line) => ({ kind: line.item.kind, name: line.item.name, material: line.item.material, paid: keptMoney(line) })),
   ),
 ]; // prettier-ignore
 

@@ -2,7 +2,7 @@ import { capital } from '../capital';
 import { groupBy } from '../groupBy';
 import { shownPlan, type Plan } from '../plan';
 import { needsOf, type Offer } from '../prices';
-import { chosenOption, madeNow, resolve, withChanges, type Book, type Group, type Project, type ProjectChange, type ResolvedPart } from '../project'; // prettier-ignore
+import { chosenOption, madeNow, resolve, withChanges, type Book, type Group, type Project, type ProjectChange, type ResolvedPart, toolsOf } from '../project'; // prettier-ignore
 import { canRipWith, familyName, familyOf, materialOf, nameKey, rankOf, TABLE_SAW, USUAL_TOOLS, VERDICTS, type Material, type Verdict } from '../wood'; // prettier-ignore
 import { fitnessIn } from './fit';
 import { inMaterials, type Picked } from './materialChanges';
@@ -78,7 +78,7 @@ const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[] => {
     return groupBy(cut, sizeKey).map((like) => ({
       group,
       parts: like,
-      sold: materialsOnSale(like, offers, project).map(({ material }) => ({ material, known: materialOf(material, book.materials) })),
+      sold: materialsOnSale(like, offers, project, toolsOf(project.settings, book)).map(({ material }) => ({ material, known: materialOf(material, book.materials) })),
     }));
   });
 }; // prettier-ignore
@@ -183,7 +183,7 @@ const inOtherSections = (group: Group, project: Project, book: Book, offers: Off
 /** One store alone, and each set with one store fewer or one more. */
 const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | null): Draft[] => {
   const used = Object.values(book.stores).filter(({ currency }) => currency === project.currency);
-  const needs = needsOf(resolve(project, book.materials).parts, offers, project.settings.tools);
+  const needs = needsOf(resolve(project, book.materials).parts, offers, toolsOf(project.settings, book));
   const sells = (storeId: string) =>
     needs.every(({ offers: fit, ripped }) => [...fit, ...ripped].some((offer) => offer.storeId === storeId));
   const only = used
@@ -208,7 +208,7 @@ const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | n
 
 /** Narrow boards ripped from wider ones, where there is no table saw yet and something is sold to rip. */
 const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
-  const { tools = USUAL_TOOLS } = project.settings;
+  const tools = toolsOf(project.settings, book) ?? USUAL_TOOLS;
   if (canRipWith(tools)) return [];
   const withSaw = [...tools, TABLE_SAW];
   const canRip = needsOf(resolve(project, book.materials).parts, offers, withSaw).some(({ ripped }) => ripped.length > 0); // prettier-ignore

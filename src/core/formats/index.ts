@@ -3,16 +3,17 @@ export { readHead } from './table';
 export {
   PRICE_COLUMNS,
   readPrices,
-  rowsForBook,
   writePrices,
   isDate,
   type PriceColumn,
   type PriceRow,
   type SheetReading,
 } from './pricesCsv';
+export { rowsForBook } from './takePrices';
 export {
   readProjectFile,
   writeProjectFile,
+  fileBase,
   projectFileName,
   PROJECT_VERSION,
   type ProjectFile,
@@ -27,4 +28,6 @@ export { readOwned, type OwnedRow } from './ownedCsv';
 export { planToJson, type JsonBuy, type JsonLayout, type JsonPlan } from './planJson';
 export { planText } from './planText';
 export { readPlan } from './readPlan';
-export { writeJournal, writeLedger } from './ledgerText';
+export { writeJournal } from './ledgerText';
+export { readLedger, takeLedger, writeLedger, type LedgerRow, type LedgerTaken } from './ledgerCsv';
+export { reportCsv, reportHtml, reportOf, type Report } from './report';

@@ -1,28 +1,6 @@
 import { paidFor, type Entry } from '../budget';
 import { writeMoney, type Minor } from '../measure';
-import { writeTable } from './table';
-
-const COLUMNS = ['date', 'store', 'item', 'qty', 'pack', 'price', 'tax', 'paid', 'category', 'note'];
-
-/** A ledger as CSV (RFC 4180), oldest first; money in main units, `price` without tax. */
-export const writeLedger = (entries: Entry[], currency: string): string => {
-  const money = (minor: Minor) => writeMoney(minor, currency);
-  return writeTable(
-    COLUMNS,
-    oldestFirst(entries).map((entry) => ({
-      date: entry.date,
-      store: entry.store,
-      item: entry.item,
-      qty: String(entry.quantity),
-      pack: String(entry.pack),
-      price: money(entry.price),
-      tax: money(entry.tax),
-      paid: money(paidFor(entry)),
-      category: entry.category,
-      note: entry.note,
-    })),
-  );
-};
+import { oldestFirst } from './ledgerCsv';
 
 /**
  * A ledger as a plain-text journal: a transaction for each store and day, a posting for each thing, tax by itself, and
@@ -49,9 +27,6 @@ export const writeJournal = (entries: Entry[], currency: string, project: string
   });
   return `${transactions.join('\n\n')}\n`;
 }; // prettier-ignore
-
-const oldestFirst = (entries: Entry[]): Entry[] =>
-  [...entries].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
 
 /** A name on one line, without what parts accounts or begins a comment. */
 const plain = (text: string): string =>

@@ -2,7 +2,8 @@ import type { LengthUnit } from '../measure';
 import type { Book, Price, Store } from '../project';
 import { weigh, type Change, type Meaning } from '../prices';
 import type { Problem, Result } from '../result';
-import { readPriceSheet, storesByName, type PriceRow, type SheetReading } from './pricesCsv';
+import { readPriceSheet, type PriceRow, type SheetReading } from './pricesCsv';
+import { storesByName } from './takePrices';
 
 /** One row of a sheet, weighed against the book. */
 export interface PreviewRow extends Change {

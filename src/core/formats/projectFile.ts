@@ -4,8 +4,7 @@ import { currentOffers, needsOf } from '../prices';
 import {
   bookFromJson, isFormula, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, readFormula, resolve, schemaProblems, settled,
   storeToJson, validateProjectFile, withChanges,
-  type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project,
-} from '../project'; // prettier-ignore
+  type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project, toolsOf } from '../project'; // prettier-ignore
 import { isFinish, type Material } from '../wood';
 import type { Problem, Result } from '../result';
 import { isDate } from './pricesCsv';
@@ -45,7 +44,7 @@ export const writeProjectFile = (project: Project, book: Book): string => {
   const file: ProjectFile = {
     format: PROJECT_FORMAT,
     version: PROJECT_VERSION,
-    project: projectToJson(project),
+    project: projectToJson(withOwnedTools(project, book)),
     stores: Object.values(book.stores)
       .filter(({ id }) => used.has(id))
       .map(storeToJson),
@@ -54,6 +53,12 @@ export const writeProjectFile = (project: Project, book: Book): string => {
     ...(book.materials ? { materials: Object.values(book.materials) } : {}),
   };
   return `${JSON.stringify(file, null, 2)}\n`;
+};
+
+/** Tools that are owned go with it, so that it is planned elsewhere as it is here. */
+const withOwnedTools = (project: Project, book: Book): Project => {
+  const tools = toolsOf(project.settings, book);
+  return tools ? { ...project, settings: { ...project.settings, tools } } : project;
 };
 
 /**
@@ -71,7 +76,7 @@ const pricedFor = (project: Project, book: Book): Set<string> => {
   ];
   const finishes = offers.filter(({ item }) => item.kind === 'hardware' && isFinish(item.name));
   const needs = ways.flatMap((way) =>
-    needsOf(resolve(way, book.materials).parts.map((part) => ({ ...part, materials: [] })), offers, way.settings.tools),
+    needsOf(resolve(way, book.materials).parts.map((part) => ({ ...part, materials: [] })), offers, toolsOf(way.settings, book)),
   );
   const near = offers.filter(
     (offer) => offer.item.kind === 'board' && needs.some((need) => need.kind === 'board' && isNearSection(offer, need)),
@@ -190,11 +195,12 @@ const measureProblems = (
 };
 
 /** A name for the file of a project: letters and digits of its name. */
-export const projectFileName = (project: Pick<Project, 'name'>): string =>
-  `${
-    project.name
-      .trim()
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '') || 'project'
-  }.billet.json`;
+export const projectFileName = (project: Pick<Project, 'name'>): string => `${fileBase(project)}.billet.json`;
+
+/** What the names of all files of a project begin with. */
+export const fileBase = ({ name }: Pick<Project, 'name'>): string =>
+  name
+    .trim()
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '') || 'project';

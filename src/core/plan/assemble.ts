@@ -21,7 +21,13 @@ export interface Basket {
 
 /** A basket as a plan: money rounded once per store (goods, then tax), boards drawn, like ones counted. */
 export const assemble = (input: PlanInput, basket: Basket): Plan => {
-  const buys = buysOf(input, withSpares(basket.purchases, input));
+  const { layouts, short } = layoutsOf(input, basket);
+  return paidAt(input, withSpares(basket.purchases, basket.boards, input), layouts, short);
+};
+
+/** A plan of what is bought and cut, with the money it comes to. */
+export const paidAt = (input: PlanInput, purchases: Purchases[], layouts: Layout[], short: Short[]): Plan => {
+  const buys = buysOf(input, purchases);
   const stores = input.stores.flatMap((store) =>
     storeCost(
       store,
@@ -32,7 +38,6 @@ export const assemble = (input: PlanInput, basket: Basket): Plan => {
   for (const store of stores) payLines(store, buys, input);
   const sum = (field: 'goods' | 'tax' | 'trip' | 'shipping') =>
     stores.reduce((total, store) => total + store[field], 0);
-  const { layouts, short } = layoutsOf(input, basket);
   for (const buy of buys)
     if (buy.kind !== 'hardware') buy.spare = Math.max(0, buy.qty * buy.pack - cutFrom(buy, layouts));
   return {

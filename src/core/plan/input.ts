@@ -1,5 +1,5 @@
 import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
-import { itemKey, resolve, tagName } from '../project';
+import { itemKey, keptMoney, keptPieces, resolve, servesAs, tagName, toolsOf } from '../project';
 import type {
   Book,
   Item,
@@ -45,6 +45,8 @@ export interface Owned {
   count: number;
   /** What one piece was bought for, with tax: it costs nothing more, but a part has its share of it. */
   value: Micros;
+  /** It was bought for this very plan. */
+  isBought?: boolean;
 }
 
 /** All that a plan follows from. The same input gives the same plan. */
@@ -95,9 +97,11 @@ const makeInput = (project: Project, book: Book): PlanInput => {
       .sort((a, b) => (a.id < b.id ? -1 : 1)),
     owned: [
       ...project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
-      ...rackFor(project, book).map(({ item, quantity }) => ownedOf(item, quantity, 0)),
+      ...rackFor(project, book).map((entry) =>
+        ownedOf(entry.item, entry.quantity, worthOf(entry, project.currency)),
+      ),
     ],
-    settings: project.settings,
+    settings: withTools(project, book),
     problems: problems.map(({ partId, place, sentence }) => ({
       code: 'part',
       partIds: [partId],
@@ -105,6 +109,12 @@ const makeInput = (project: Project, book: Book): PlanInput => {
       sentence,
     })),
   };
+};
+
+/** The settings of a project; where it says nothing of tools, those that are owned. */
+const withTools = ({ settings }: Project, book: Book): PlanSettings => {
+  const tools = toolsOf(settings, book);
+  return tools === settings.tools ? settings : { ...settings, tools };
 };
 
 /** What is on the rack for a project to use. */
@@ -132,10 +142,15 @@ const termsOf = (
   };
 };
 
-const asOwned = ({ item, pack, quantity, price, tax }: PurchaseLine, currency: string): Owned => {
-  const count = pack * quantity;
-  return ownedOf(item, count, count > 0 ? Math.round(toMicros(price + tax, currency) / count) : 0);
-};
+const asOwned = (line: PurchaseLine, currency: string): Owned => {
+  const count = keptPieces(line);
+  const value = count > 0 ? Math.round(toMicros(keptMoney(line), currency) / count) : 0;
+  return { ...ownedOf(servesAs(line), count, value), isBought: true };
+}; // prettier-ignore
+
+/** What a piece from the rack is worth, in a currency; it costs nothing more at the till. */
+const worthOf = ({ value }: RackEntry, currency: string): Micros =>
+  value && value.currency === currency ? toMicros(value.sum, currency) : 0;
 
 /** So many pieces of a thing that are there already; `value` is what one was bought for, with tax. */
 export const ownedOf = (item: Item, count: number, value: Micros): Owned => {

@@ -1,12 +1,18 @@
 import { nameKey } from '../wood';
 import type { Purchases } from './buying';
 import type { PlanInput } from './input';
+import type { Stock } from './stock';
 
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
- * rounded up, in the longest length that is bought of it. Stores that have no more of it are passed over.
+ * rounded up, in the longest length that is bought of it. Stores that have no more of it are passed over. What was
+ * bought before counts: its boards want spares too, and those of them that are not cut are spares already.
  */
-export const withSpares = (purchases: Purchases[], { settings }: PlanInput): Purchases[] => {
+export const withSpares = (
+  purchases: Purchases[],
+  boards: { stock: Stock }[],
+  { settings, owned }: Pick<PlanInput, 'settings' | 'owned'>,
+): Purchases[] => {
   const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, share]) => [nameKey(name), share]));
   if (shares.size === 0) return purchases;
   const groups = new Map<string, Purchases[]>();
@@ -18,9 +24,16 @@ export const withSpares = (purchases: Purchases[], { settings }: PlanInput): Pur
   }
   const added = [...groups.values()].flatMap((group): Purchases[] => {
     const share = shares.get(nameKey(group[0]?.offer.item.material ?? '')) ?? 0;
-    const boards = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
+    const now = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
+    const [first] = group;
+    const isOfIt = (of: { thickness: number; width: number; material: string }) =>
+      first !== undefined && of.thickness === first.offer.thickness && of.width === first.offer.width && nameKey(of.material) === nameKey(first.offer.item.material); // prettier-ignore
+    const before = owned
+      .filter((pile) => pile.isBought && isOfIt(pile))
+      .reduce((sum, { count }) => sum + count, 0);
+    const cutBefore = Math.min(before, Math.max(0, boards.filter(({ stock }) => isOfIt(stock)).length - now));
     // 10 % of ten is one, not two.
-    let wanted = Math.ceil(boards * share - 1e-9);
+    let wanted = Math.ceil((now + cutBefore) * share - 1e-9) - (before - cutBefore);
     const byLength = [...group].sort((a, b) => b.offer.length - a.offer.length);
     return byLength.flatMap(({ offer }) => {
       const bought = group.filter((purchase) => purchase.offer.key === offer.key).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore

@@ -1,6 +1,6 @@
 import { nameKey, type Material } from '../wood';
 import { change, type Change } from './history';
-import type { Book, Price, RackEntry, Store } from './types';
+import type { Book, Price, RackEntry, Store, Tool } from './types';
 
 /** Every way in which the price book changes. */
 export type BookCommand =
@@ -13,6 +13,8 @@ export type BookCommand =
   | { type: 'removeMaterial'; name: string }
   | { type: 'putOnRack'; entries: RackEntry[] }
   | { type: 'takeFromRack'; ids: string[] }
+  | { type: 'putTool'; tool: Tool }
+  | { type: 'removeTool'; toolId: string }
   | { type: 'clear' };
 
 /** Applies one command to the book. Null when it changes nothing. Deleting a store deletes its prices. */
@@ -55,6 +57,12 @@ export const applyToBook = (
       case 'takeFromRack':
         for (const id of command.ids) if (draft.rack) delete draft.rack[id];
         return;
+      case 'putTool':
+        draft.tools = { ...draft.tools, [command.tool.id]: command.tool };
+        return;
+      case 'removeTool':
+        if (draft.tools) delete draft.tools[command.toolId];
+        return;
       case 'clear':
         draft.stores = {};
         draft.prices = {};
@@ -85,6 +93,10 @@ const label = (book: Book, command: BookCommand): string => {
       return command.ids.length === 1
         ? 'take something off the rack'
         : `take ${command.ids.length} things off the rack`;
+    case 'putTool':
+      return `own a ${command.tool.name}`;
+    case 'removeTool':
+      return 'a tool less';
     case 'clear':
       return 'delete all stores and prices';
   }

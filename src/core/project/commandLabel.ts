@@ -76,6 +76,14 @@ export const label = (project: Project, command: Command): string => {
       return command.excluded ? 'leave out a store' : 'use a store again';
     case 'recordPurchase':
       return `bought ${command.purchase.lines.map(({ item }) => item.name).join(', ')}`;
+    case 'editMoney':
+      return 'target' in command.fields || 'budget' in command.fields
+        ? 'change the target'
+        : 'baseline' in command.fields
+          ? 'keep the plan as it stands'
+          : 'not wanted here';
+    case 'recordPurchases':
+      return `${command.purchases.length} purchases`;
     case 'removePurchase':
       return 'not bought after all';
   }

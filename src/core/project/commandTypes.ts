@@ -1,10 +1,12 @@
 import type {
   Alternative,
+  Baseline,
   Extra,
   Group,
   Joint,
   Option,
   Part,
+  Project,
   ProjectChange,
   Purchase,
   Variable,
@@ -38,6 +40,10 @@ export type Command =
   | { type: 'setAlternatives'; alternatives: Alternative[] | null }
   /** Several changes as one step, under one name: an alternative that is chosen, a way to save that is taken. */
   | { type: 'choose'; name: string; changes: ProjectChange[] }
-  /** A purchase of an id that is there already takes its place. */
-  | { type: 'recordPurchase'; purchase: Purchase }
+  /** How the target is meant, what paid is held against, what is not asked for again. */
+  | { type: 'editMoney'; fields: Partial<Pick<Project, 'target' | 'budget' | 'baseline' | 'dismissed'>> }
+  /** A purchase of an id that is there already takes its place. `baseline` is kept where there is none. */
+  | { type: 'recordPurchase'; purchase: Purchase; baseline?: Baseline }
+  /** Several at once, as a file brings them. */
+  | { type: 'recordPurchases'; purchases: Purchase[] }
   | { type: 'removePurchase'; purchaseId: string };

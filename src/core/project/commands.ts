@@ -6,7 +6,7 @@ import { chosenOption } from './groups';
 import { change, type Change } from './history';
 import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
 import { patchesOf, settle } from './settle';
-import type { Extra, Measure, Option, Part, Project, ProjectChange, Variable } from './types';
+import type { Extra, Measure, Option, Part, Project, ProjectChange, Purchase, Variable } from './types';
 import { isFormula, keepValues } from './values';
 
 /** Applies one command. Null when it changes nothing: unknown ids and equal values included. */
@@ -45,6 +45,8 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
         keepMeasures(draft, command.fields.unit);
       }
       assign(draft, command.fields);
+      // One sum, written anew, takes the place of sums by category.
+      if (draft.target !== before.target && draft.budget) delete draft.budget.byCategory;
       return;
     case 'addGroup':
       draft.groups.push(command.group);
@@ -191,16 +193,26 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
         ? [...draft.excludedStores, command.storeId]
         : draft.excludedStores.filter((id) => id !== command.storeId);
       return;
-    case 'recordPurchase': {
-      const index = draft.purchases.findIndex(({ id }) => id === command.purchase.id);
-      if (index < 0) draft.purchases.push(command.purchase);
-      else draft.purchases[index] = command.purchase;
+    case 'editMoney':
+      assign(draft, command.fields);
       return;
-    }
+    case 'recordPurchase':
+      putPurchase(draft, command.purchase);
+      if (command.baseline) draft.baseline ??= command.baseline;
+      return;
+    case 'recordPurchases':
+      for (const purchase of command.purchases) putPurchase(draft, purchase);
+      return;
     case 'removePurchase':
       draft.purchases = draft.purchases.filter((purchase) => purchase.id !== command.purchaseId);
   }
 };
+
+const putPurchase = (draft: ProjectDraft, purchase: Purchase): void => {
+  const index = draft.purchases.findIndex(({ id }) => id === purchase.id);
+  if (index < 0) draft.purchases.push(purchase);
+  else if (JSON.stringify(draft.purchases[index]) !== JSON.stringify(purchase)) draft.purchases[index] = purchase;
+}; // prettier-ignore
 
 type OptionCommand = Extract<Command, { type: 'chooseOption' | 'renameOption' | 'removeOption' }>;
 

@@ -12,6 +12,8 @@ export interface ResolvedExtra {
   amount: number;
   /** How many of the item: whole cans, bags, sheets. */
   count: number;
+  /** How many of it are used up, whole or not; absent for a count. */
+  fill?: number;
 }
 
 /** Surface of one piece: all round, or one wide face, both long edges and both ends. */
@@ -92,5 +94,5 @@ export const resolveExtra = (
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
   const amount = once * extra.coats;
   // What is over by less than a thousandth is no reason for another can.
-  return ok({ amount, count: Math.ceil(amount / covers.value - 1e-3) });
+  return ok({ amount, count: Math.ceil(amount / covers.value - 1e-3), fill: amount / covers.value });
 };

@@ -1,6 +1,6 @@
 import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
 import { nameKey, type Material } from '../wood';
-import type { Book, Measure, PlanSettings, Price, Project, Purchase, RackEntry, Store } from './types';
+import type { Book, Category, Extra, Measure, PlanSettings, Price, Project, Purchase, RackEntry, Store, Tool, Work } from './types'; // prettier-ignore
 
 /** A measure in JSON: as it was written, and in millimetres. */
 export interface JsonMeasure {
@@ -55,45 +55,82 @@ const nullable = (value: Minor | null, convert: (value: number) => number): numb
 export const projectToJson = ({ purchases: _, ...project }: Project): JsonProject => ({
   ...measuresOut(project),
   target: nullable(project.target, (target) => toMain(target, project.currency)),
-  ...moneyOf(project, (sum) => toMain(sum, project.currency)),
+  ...moneyOf(measuresOut(project), (sum) => toMain(sum, project.currency)),
 });
 
+type Convert = (sum: number) => number;
+
 /** The sums of money of a project beside its target, converted. */
-const moneyOf = (
-  { readyMade, work }: Pick<Project, 'readyMade' | 'work'>,
-  convert: (sum: number) => number,
-): Pick<Project, 'readyMade' | 'work'> => ({
+const moneyOf = <T extends Json<Pick<Project, 'readyMade' | 'work' | 'budget' | 'baseline'>> & { extras?: Json<Extra>[] }>(
+  { readyMade, work, budget, baseline, extras }: T,
+  convert: Convert,
+) => ({
   ...(readyMade ? { readyMade: readyMade.map((seen) => ({ ...seen, price: convert(seen.price) })) } : {}),
-  ...(work
-    ? { work: { ...work, rate: nullable(work.rate, convert), beside: nullable(work.beside, convert) } }
+  ...(work ? { work: workWith(work, convert) } : {}),
+  ...(budget ? { budget: { ...budget, ...(budget.byCategory ? { byCategory: sumsWith(budget.byCategory, convert) } : {}) } } : {}),
+  ...(baseline
+    ? {
+        baseline: {
+          ...baseline,
+          trips: convert(baseline.trips),
+          lines: baseline.lines.map((line) => ({ ...line, paid: convert(line.paid) })),
+        },
+      }
     : {}),
+  ...(extras
+    ? { extras: extras.map((extra) => (extra.price === undefined ? extra : { ...extra, price: convert(extra.price) })) }
+    : {}),
+}); // prettier-ignore
+
+const workWith = (work: Work, convert: Convert): Work => ({
+  ...work,
+  rate: nullable(work.rate, convert),
+  beside: nullable(work.beside, convert),
+  ...(work.tools ? { tools: work.tools.map((tool) => ({ ...tool, price: convert(tool.price) })) } : {}),
+  ...(work.travel ? { travel: { ...work.travel, rate: convert(work.travel.rate) } } : {}),
+  ...(work.power ? { power: { ...work.power, rate: convert(work.power.rate) } } : {}),
+  ...(work.offer === undefined ? {} : { offer: nullable(work.offer, convert) }),
+});
+
+const sumsWith = (sums: Partial<Record<Category, number>>, convert: Convert): Partial<Record<Category, number>> =>
+  Object.fromEntries(Object.entries(sums).map(([category, sum]) => [category, convert(sum)])); // prettier-ignore
+
+/** The sums of money of a purchase, converted. */
+const purchaseWith = <T extends JsonPurchase>(purchase: T, convert: Convert): T => ({
+  ...purchase,
+  ...(purchase.receipt
+    ? { receipt: { total: convert(purchase.receipt.total), tax: nullable(purchase.receipt.tax, convert) } }
+    : {}),
+  lines: purchase.lines.map((line) => ({
+    ...line,
+    price: convert(line.price),
+    tax: convert(line.tax),
+    ...(line.share ? { share: { ...line.share, whole: convert(line.share.whole) } } : {}),
+    ...(line.returned
+      ? {
+          returned: line.returned.map((back) => ({
+            ...back,
+            price: convert(back.price),
+            tax: convert(back.tax),
+          })),
+        }
+      : {}),
+  })),
 });
 
 export const purchasesToJson = ({ purchases, currency }: Project): JsonPurchase[] =>
-  measuresOut(purchases).map((purchase) => ({
-    ...purchase,
-    lines: purchase.lines.map((line) => ({
-      ...line,
-      price: toMain(line.price, currency),
-      tax: toMain(line.tax, currency),
-    })),
-  }));
+  measuresOut(purchases).map((purchase) => purchaseWith(purchase, (sum) => toMain(sum, currency)));
 
 export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): Project => ({
   ...measuresIn<Omit<Project, 'purchases'>>(json as Json<Omit<Project, 'purchases'>>),
   variables: json.variables ?? [],
-  extras: json.extras ?? [],
+  extras: [],
   target: nullable(json.target, (target) => fromMain(target, json.currency)),
-  ...moneyOf(json as Pick<Project, 'readyMade' | 'work'>, (sum) => fromMain(sum, json.currency)),
-  purchases: measuresIn<Purchase[]>(purchases).map((purchase) => ({
-    ...purchase,
-    lines: purchase.lines.map((line) => ({
-      ...line,
-      price: fromMain(line.price, json.currency),
-      tax: fromMain(line.tax, json.currency),
-    })),
-  })),
-});
+  ...measuresIn<Partial<Project>>(moneyOf(json, (sum) => fromMain(sum, json.currency)) as Json<Partial<Project>>),
+  purchases: measuresIn<Purchase[]>(
+    purchases.map((purchase) => purchaseWith(purchase, (sum) => fromMain(sum, json.currency))),
+  ),
+}); // prettier-ignore
 
 export const storeToJson = (store: Store): JsonStore => ({
   ...store,
@@ -130,7 +167,14 @@ export const bookFromJson = (json: JsonBook): Book => ({
     ? { materials: Object.fromEntries(json.materials.map((one) => [nameKey(one.name), one])) }
     : {}),
   ...(json.rack && json.rack.length > 0
-    ? { rack: Object.fromEntries(json.rack.map((entry) => [entry.id, measuresIn<RackEntry>(entry)])) }
+    ? {
+        rack: Object.fromEntries(
+          json.rack.map((entry) => [entry.id, valued(measuresIn<RackEntry>(entry), fromMain)]),
+        ),
+      }
+    : {}),
+  ...(json.tools && json.tools.length > 0
+    ? { tools: Object.fromEntries(json.tools.map((tool) => [tool.id, tool])) }
     : {}),
   stores: Object.fromEntries(json.stores.map((store) => [store.id, storeFromJson(store)])),
   prices: Object.fromEntries(json.prices.map((price) => [price.id, priceFromJson(price)])),
@@ -142,9 +186,15 @@ export interface JsonBook {
   prices: JsonPrice[];
   materials?: Material[];
   rack?: JsonRackEntry[];
+  tools?: Tool[];
 }
 
-export const rackToJson = (rack: Book['rack']): JsonRackEntry[] => Object.values(rack ?? {}).map(measuresOut);
+export const rackToJson = (rack: Book['rack']): JsonRackEntry[] =>
+  Object.values(rack ?? {}).map((entry) => valued(measuresOut(entry), toMain));
+
+/** A rack entry with the worth of a piece converted. */
+const valued = <T extends Pick<RackEntry, 'value'>>(entry: T, convert: (sum: number, currency: string) => number): T =>
+  entry.value ? { ...entry, value: { ...entry.value, sum: convert(entry.value.sum, entry.value.currency) } } : entry; // prettier-ignore
 
 /** A measure and a part as JSON has them, for records other than projects. */
 export const measureToJson = (measure: Measure): JsonMeasure => ({

@@ -1,5 +1,6 @@
-import type { Ticks } from '../measure';
+import type { Minor, Ticks } from '../measure';
 import type { Exposure } from '../wood';
+import type { Category } from './category';
 
 /** A measure as it was written, a formula too, and what it comes to; `apply` keeps the two in step. */
 export interface Measure {
@@ -9,6 +10,17 @@ export interface Measure {
 
 export type Kind = 'board' | 'sheet' | 'hardware';
 export type Grain = 'any' | 'length';
+
+/** What a shelf tag names. Two spellings of one thing have the same `itemKey`. */
+export interface Item {
+  kind: Kind;
+  /** As on the tag; hardware is matched by it. */
+  name: string;
+  section: string;
+  length: Measure | null;
+  width: Measure | null;
+  material: string;
+}
 
 /** Where a group of parts will stand: it decides which materials are fit. */
 export type { Exposure };
@@ -127,6 +139,12 @@ export interface Extra {
   covers: string;
   note: string;
   role?: string;
+  /** What one costs, with tax, where it is not looked up in the price book. */
+  price?: Minor;
+  /** What its money goes into; absent: by its name. */
+  category?: Category;
+  /** It is there already, and costs nothing. */
+  isOwned?: boolean;
 }
 
 export interface Group {

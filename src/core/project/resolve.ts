@@ -1,4 +1,4 @@
-import { formatLength } from '../measure';
+import { formatLength, type Minor } from '../measure';
 import {
   describeEnds,
   nameKey,
@@ -16,13 +16,23 @@ import { resolveExtra } from './extras';
 import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
-import type { Group, Part, Project } from './types';
+import type { Extra, Group, Part, Project } from './types';
 import { valuesOf, WORDS, type PartField } from './values';
 
 export interface Resolved {
   parts: ResolvedPart[];
   /** What could not be worked out, by part; such a part is left out of `parts`. */
   problems: (Problem & { partId: string })[];
+  /** Extras whose price was typed: bought beside the price book, and so beside the plan. */
+  beside: ResolvedBeside[];
+}
+
+export interface ResolvedBeside {
+  extra: Extra;
+  item: string;
+  count: number;
+  /** Of one, with tax. */
+  price: Minor;
 }
 
 const known = new WeakMap<Project, WeakMap<OwnMaterials, Resolved>>();
@@ -40,7 +50,7 @@ export const resolve = (project: Project, own: OwnMaterials = NO_OWN): Resolved 
 };
 
 const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
-  const resolved: Resolved = { parts: [], problems: [] };
+  const resolved: Resolved = { parts: [], problems: [], beside: [] };
   for (const group of madeNow(project))
     for (const part of chosenOption(group)?.parts ?? []) {
       const answer = resolvePart(part, group, project);
@@ -51,11 +61,13 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
   resolved.parts.push(...fasteners(project, resolved, own));
   const later = new Set(project.groups.filter(({ isLater }) => isLater).map(({ id }) => id));
   for (const extra of project.extras) {
-    if (extra.groupId !== null && later.has(extra.groupId)) continue;
+    if (extra.isOwned || (extra.groupId !== null && later.has(extra.groupId))) continue;
     const answer = resolveExtra(extra, project, cut);
     if (!answer.ok)
       for (const problem of answer.problems)
         resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
+    else if (answer.value.count > 0 && extra.price !== undefined)
+      resolved.beside.push({ extra, item: extra.item || extra.name, count: answer.value.count, price: extra.price });
     else if (answer.value.count > 0) {
       const group = project.groups.find(({ id }) => id === extra.groupId);
       resolved.parts.push(

@@ -8,14 +8,10 @@ import {
   writeFormula,
   type Formula,
 } from './formula';
+import { findPart, homeOf, type Home } from './findPart';
 import { identifier } from './names';
-import type { Group, Measure, Option, Project } from './types';
-import { EXTRA_DIMENSIONS, findPart, homeOf, isFormula, measuresOf, scopeOf, valuesOf } from './values';
-
-interface Home {
-  group: Group;
-  option: Option;
-}
+import type { Measure, Project } from './types';
+import { EXTRA_DIMENSIONS, isFormula, measuresOf, scopeOf, valuesOf } from './values';
 
 interface Place {
   home: Home | undefined;

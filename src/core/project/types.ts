@@ -1,44 +1,12 @@
 import type { LengthUnit, Micros, Minor } from '../measure';
 import type { OwnMaterials, TreatedNearFood } from '../wood';
-import type { Extra, Group, Kind, Measure, Option, Part, Variable } from './partTypes';
+import type { Category } from './category';
+import type { Extra, Group, Item, Measure, Option, Part, Variable } from './partTypes';
+import type { Baseline, Budget, Charge, Purchase } from './purchaseTypes';
 
 export * from './partTypes';
-
-/** What money goes into. */
-export const CATEGORIES = [
-  'wood',
-  'sheets',
-  'hardware',
-  'finish',
-  'consumables',
-  'tools',
-  'trips',
-  'other',
-] as const;
-export type Category = (typeof CATEGORIES)[number];
-
-export interface PurchaseLine {
-  item: Item;
-  /** Pieces that one purchase brought. */
-  pack: number;
-  /** Purchases. */
-  quantity: number;
-  /** What the goods of the line came to, without tax. */
-  price: Minor;
-  tax: Minor;
-  category: Category;
-}
-
-export interface Purchase {
-  id: string;
-  /** ISO date. */
-  date: string;
-  storeId: string;
-  /** The store's name then. */
-  store: string;
-  lines: PurchaseLine[];
-  note: string;
-}
+export * from './category';
+export * from './purchaseTypes';
 
 /** What decides how wood is cut and money reckoned; names as in settings.json. */
 export interface PlanSettings {
@@ -68,6 +36,10 @@ export interface Project {
   /** How many of it are built. */
   builds: number;
   target: Minor | null;
+  budget?: Budget;
+  baseline?: Baseline;
+  /** What is often forgotten, and is not wanted here: ids. */
+  dismissed?: string[];
   settings: PlanSettings;
   variables: Variable[];
   groups: Group[];
@@ -145,19 +117,19 @@ export interface Work {
   hours: number | null;
   /** Of an hour; null: hours are not counted as a cost. */
   rate: Minor | null;
-  /** Tools, blades, power and travel not counted elsewhere. */
+  /** What is spent on it beside the ledger, and not told below. */
   beside: Minor | null;
-}
-
-/** What a shelf tag names. Two spellings of one thing have the same `itemKey`. */
-export interface Item {
-  kind: Kind;
-  /** As on the tag; hardware is matched by it. */
-  name: string;
-  section: string;
-  length: Measure | null;
-  width: Measure | null;
-  material: string;
+  /** Tools that the ledger does not hold. */
+  tools?: { id: string; name: string; price: Minor; charge: Charge }[];
+  /** The way there and back for all of it, and what a mile or kilometre costs. */
+  travel?: { distance: number; unit: 'mi' | 'km'; rate: Minor };
+  power?: { kilowattHours: number; rate: Minor };
+  /** Share of an asking price that is gain. */
+  margin?: number;
+  /** Share by which an asking price is to lie below ready made. */
+  below?: number;
+  /** What someone offers for one. */
+  offer?: Minor | null;
 }
 
 export type StoreKind = 'home centre' | 'lumber yard' | 'sawmill' | 'online' | 'other';
@@ -180,6 +152,8 @@ export interface Store {
   cuts: boolean;
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
   note: string;
+  /** The order in which one walks through it; absent: the usual one. */
+  aisles?: Category[];
   /** The price service that is followed: its name for the store, and the day up to which its prices were looked at. */
   feed?: { id: string; taken: string | null };
 }
@@ -232,6 +206,14 @@ export interface RackEntry {
   quantity: number;
   /** The project it is left from; blank: none. */
   from: string;
+  /** What one piece is worth to the project that uses it; absent: nothing. */
+  value?: { sum: Minor; currency: string };
+}
+
+/** A tool that is owned. */
+export interface Tool {
+  id: string;
+  name: string;
 }
 
 /** The stores and their prices, shared by all projects. By id, so that changes to different rows never collide. */
@@ -240,6 +222,8 @@ export interface Book {
   prices: Record<string, Price>;
   /** What is there already, for any project to use; absent: nothing. By id. */
   rack?: Record<string, RackEntry>;
+  /** Tools owned, by id; absent: none told. */
+  tools?: Record<string, Tool>;
   /** Materials that the user added or changed; absent: none. */
   materials?: OwnMaterials;
 }

@@ -2,10 +2,11 @@ import { formatLength, parseLength, type LengthUnit } from '../measure';
 import { at, fail, ok, type Result } from '../result';
 import { parseEnds } from '../wood';
 import { evaluateAs, isWhole, lengthOf, numberOf, readFormula, toNumber, valueOf, type Quantity, type Scope } from './formula'; // prettier-ignore
+import { findPart, homeOf, type Home } from './findPart';
 import { chosenOption } from './groups';
 import { identifier } from './names';
 import { sidesOf } from './sides';
-import type { Extra, Group, Option, Part, Project, Variable } from './types';
+import type { Extra, Group, Part, Project, Variable } from './types';
 
 /** What every formula of a project comes to, each problem with its place. Entries only where there is a formula. */
 export interface Values {
@@ -23,11 +24,6 @@ export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity'
 /** What a formula may say of a part. */
 const SAID = ['length', 'width', 'thickness', 'count', 'angle'] as const;
 type Said = (typeof SAID)[number];
-
-interface Home {
-  group: Group;
-  option: Option;
-}
 
 export const MOST_PIECES = 100_000;
 
@@ -234,50 +230,6 @@ const named = (name: string, result: Result<Quantity>): Result<Quantity> =>
     ? result
     : fail(result.problems[0]?.code ?? '', `in ${name}: ${result.problems[0]?.sentence ?? ''}`);
 
-interface Found {
-  part: Part;
-  home: Home;
-  word: string;
-}
-
-const indexes = new WeakMap<Project, Map<string, Found[]>>();
-
-/** Every part of what is made, by the word that formulas have for it. */
-const indexOf = (project: Project): Map<string, Found[]> => {
-  const held = indexes.get(project);
-  if (held) return held;
-  const index = new Map<string, Found[]>();
-  for (const group of project.groups) {
-    const option = chosenOption(group);
-    for (const part of option?.parts ?? []) {
-      const word = identifier(part.name);
-      if (option) index.set(word, [...(index.get(word) ?? []), { part, home: { group, option }, word }]);
-    }
-  }
-  indexes.set(project, index);
-  return index;
-};
-
-/** `rail`, `frame.rail`: in the same option, else anywhere among what is made. */
-export const findPart = (project: Project, path: string[], home?: Home): Result<{ part: Part; home: Home }> => {
-  const word = path.at(-1)?.toLowerCase() ?? '';
-  const groupName = path.length > 1 ? path[0]?.toLowerCase() : undefined;
-  const all = indexOf(project).get(word) ?? [];
-  if (groupName === undefined && home) {
-    const made = all.find((found) => found.home.option.id === home.option.id);
-    const own = made?.part ?? home.option.parts.find((part) => identifier(part.name) === word);
-    if (own) return ok({ part: own, home });
-  }
-  const [first, second] = groupName === undefined ? all : all.filter((found) => identifier(found.home.group.name) === groupName);
-  if (!first) return fail('name', `there is no part ${path.join('.')}`);
-  if (second)
-    return fail(
-      'name',
-      `${word} is in ${first.home.group.name} and in ${second.home.group.name}; write ${identifier(first.home.group.name)}.${word}`,
-    );
-  return ok(first);
-}; // prettier-ignore
-
 /** What a formula being typed comes to, for reading back: in the place where it stands. */
 export const readMeasure = (
   text: string,
@@ -294,9 +246,3 @@ export const readMeasure = (
     ? fail('negative', `it comes to −${formatLength(-ticks.value, project.unit)}; that is less than nothing`)
     : ok({ text: text.trim(), ticks: ticks.value });
 }; // prettier-ignore
-
-export const homeOf = (project: Project, groupId: string | null): Home | undefined => {
-  const group = project.groups.find(({ id }) => id === groupId);
-  const option = group && chosenOption(group);
-  return group && option ? { group, option } : undefined;
-};

@@ -1,18 +1,28 @@
 import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { extrasPaid, purchaseLine } from '@/core/budget';
+import { useRouter } from 'expo-router';
+import { besideOf, extrasPaid, firstBaseline, hardwareItem, itemOfBuy, purchaseLine } from '@/core/budget';
 import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
 import type { Buy, Plan } from '@/core/plan';
 import { daysBetween, isStale, knownOn, offerAt } from '@/core/prices';
-import { tagName, type Item, type Project, type Purchase } from '@/core/project';
+import {
+  keptMoney,
+  purchaseMoney,
+  keptQuantity,
+  removeLine,
+  tagName,
+  type Book,
+  type Item,
+  type Project,
+  type Purchase,
+} from '@/core/project';
 import { newId, notify, STALE_AFTER, today, useSettings, useToday, type OpenProject } from '@/data';
-import { Band, Row, Stamp, Tick, useInk, Words } from '@/ui';
-import type { Bought } from './BoughtForm';
+import { Band, Button, Row, Stamp, Tick, useInk, Words, type PurchaseAt } from '@/ui';
 
 interface Props {
   open: OpenProject;
   plan: Plan | null;
-  onEdit: (bought: Bought) => void;
+  onEdit: (at: PurchaseAt) => void;
 }
 
 /** The shopping list by store: a tick buys a line at its planned price, a touch beside it asks for the price really paid. */
@@ -20,12 +30,8 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   const { project, book, run, undo } = open;
   const { settings } = useSettings();
   const day = useToday();
-  // Wood planed from rough is bought as it lies there.
+  const router = useRouter();
   const offerOf = (buy: Buy) => offerAt(book, buy.offerKey);
-  const itemOf = (buy: Buy): Item | null => {
-    const item = offerOf(buy)?.item;
-    return item ? { ...item, name: buy.item, section: buy.section } : null;
-  };
   /** `price seen 74 days ago`, where that is long. */
   const oldWords = (buy: Buy): string => {
     const offer = offerOf(buy);
@@ -34,81 +40,112 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     return seen === null ? 'price of no known day' : `price seen ${daysBetween(seen, day)} days ago`;
   };
   const buyNow = (buy: Buy) => {
-    const item = itemOf(buy);
+    const item = itemOfBuy(buy, book);
     if (!item) return;
     const purchase = purchaseOf(buy, item, project, open);
-    run({ type: 'recordPurchase', purchase });
+    run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, day) });
     notify({
       text: `${buy.item}: bought for ${formatMoney(buy.paid, project.currency)}.`,
-      action: { label: 'Paid otherwise', run: () => onEdit(ofPurchase(purchase)) },
+      action: { label: 'Paid otherwise', run: () => onEdit({ purchase, line: 0, isNew: false }) },
     });
   };
-  const ids = [
-    ...new Set([
-      ...(plan?.stores.map(({ storeId }) => storeId) ?? []),
-      ...project.purchases.map(({ storeId }) => storeId),
-    ]),
-  ];
-  const nameOf = (id: string) =>
-    book.stores[id]?.name ?? project.purchases.find(({ storeId }) => storeId === id)?.store ?? '';
-  if (ids.length === 0) return <Words style={styles.pad}>Nothing to buy until there are prices.</Words>;
-  return ids
-    .sort((a, b) => nameOf(a).localeCompare(nameOf(b)))
-    .map((storeId) => {
-      const buys = plan?.buys.filter((buy) => buy.storeId === storeId) ?? [];
-      const purchases = project.purchases.filter((purchase) => purchase.storeId === storeId);
-      return (
-        <View key={storeId} role="group" aria-label={nameOf(storeId)}>
-          <Band title={nameOf(storeId)} note={storeNote(storeId, plan, purchases, open)} />
-          {buys.map((buy, index) => {
-            const item = itemOf(buy);
-            const section = sectionOf(buy);
-            const before = buys[index - 1];
-            return (
-              <Fragment key={buy.offerKey}>
-                {before && sectionOf(before) === section ? null : (
-                  <Words size="small" tone="soft" role="heading" style={styles.section}>
-                    {section}
-                  </Words>
-                )}
+  const places = placesOf(plan, project, book);
+  const beside = besideOf(project, book);
+  if (places.length === 0 && beside.length === 0)
+    return <Words style={styles.pad}>Nothing to buy until there are prices.</Words>;
+  const removed = (purchase: Purchase, index: number, name: string) => {
+    run(removeLine(purchase, index));
+    notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <>
+      {places.map(({ storeId, name }) => {
+        const buys = plan?.buys.filter((buy) => buy.storeId === storeId) ?? [];
+        const purchases = project.purchases.filter((one) => (storeId === '' ? one.storeId === '' && one.store === name : one.storeId === storeId));
+        return (
+          <View key={storeId || name} role="group" aria-label={name}>
+            <Band title={name} note={storeNote(storeId, plan, purchases, open)} />
+            {buys.length > 0 || purchases.some(({ isOpen }) => isOpen) ? (
+              <View style={styles.shop}>
+                <Button mode="outlined" onPress={() => router.navigate(`/project/${project.id}/run?store=${storeId}`)} accessibilityLabel={`Shop at ${name}`}>
+                  {purchases.some(({ isOpen }) => isOpen) ? 'Go on shopping here' : 'Shop at this store'}
+                </Button>
+              </View>
+            ) : null}
+            {buys.map((buy, index) => {
+              const item = itemOfBuy(buy, book);
+              const section = sectionOf(buy);
+              const before = buys[index - 1];
+              return (
+                <Fragment key={buy.offerKey}>
+                  {before && sectionOf(before) === section ? null : (
+                    <Words size="small" tone="soft" role="heading" style={styles.section}>
+                      {section}
+                    </Words>
+                  )}
+                  <BuyLine
+                    title={`${buy.qty} × ${buy.item}`}
+                    note={tagWords(buy, plan)}
+                    warning={oldWords(buy)}
+                    sum={formatMoney(buy.paid, project.currency)}
+                    isBought={false}
+                    onTick={() => buyNow(buy)}
+                    onOpen={() => item && onEdit({ purchase: purchaseOf(buy, item, project, open), line: 0, isNew: true })}
+                  />
+                </Fragment>
+              );
+            })}
+            {purchases.flatMap((purchase) =>
+              purchase.lines.map((line, index) => (
                 <BuyLine
-                  title={`${buy.qty} × ${buy.item}`}
-                  note={tagWords(buy, plan)}
-                  warning={oldWords(buy)}
-                  sum={formatMoney(buy.paid, project.currency)}
-                  isBought={false}
-                  onTick={() => buyNow(buy)}
-                  onOpen={() =>
-                    item &&
-                    onEdit({ key: buy.offerKey, purchase: purchaseOf(buy, item, project, open), isNew: true })
-                  }
+                  key={`${purchase.id}-${index}`}
+                  title={`${keptQuantity(line)} × ${tagName(line.item)}`}
+                  note={purchase.isOpen ? 'in the cart' : `bought ${formatDay(purchase.date)}`}
+                  sum={formatMoney(keptMoney(line), project.currency)}
+                  isBought
+                  onTick={() => removed(purchase, index, tagName(line.item))}
+                  onOpen={() => onEdit({ purchase, line: index, isNew: false })}
                 />
-              </Fragment>
+              )),
+            )}
+          </View>
+        );
+      })}
+      {beside.length > 0 ? (
+        <View role="group" aria-label="Anywhere">
+          <Band title="Anywhere" note="at a price that was typed" />
+          {beside.map(({ extraId, item, quantity, paid, category }) => {
+            const bought = (): Purchase => ({
+              id: newId(), date: day, storeId: '', store: 'elsewhere', note: '',
+              lines: [{ ...purchaseLine(hardwareItem(item), 1, quantity, paid, { taxFree: false }, project.settings, project.currency), category }],
+            });
+            return (
+              <BuyLine
+                key={extraId}
+                title={`${quantity} × ${item}`}
+                note={category}
+                sum={formatMoney(paid, project.currency)}
+                isBought={false}
+                onTick={() => run({ type: 'recordPurchase', purchase: bought(), ...firstBaseline(project, book, plan, day) })}
+                onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
+              />
             );
           })}
-          {purchases.flatMap((purchase) =>
-            purchase.lines.map((line, index) => (
-              <BuyLine
-                key={`${purchase.id}-${index}`}
-                title={`${line.quantity} × ${tagName(line.item)}`}
-                note={`bought ${formatDay(purchase.date)}`}
-                sum={formatMoney(line.price + line.tax, project.currency)}
-                isBought
-                onTick={() => {
-                  run({ type: 'removePurchase', purchaseId: purchase.id });
-                  notify({
-                    text: `${tagName(line.item)} is to buy again.`,
-                    action: { label: 'Undo', run: undo },
-                  });
-                }}
-                onOpen={() => onEdit(ofPurchase(purchase))}
-              />
-            )),
-          )}
         </View>
-      );
-    });
-};
+      ) : null}
+    </>
+  );
+}; // prettier-ignore
+
+/** Where something is to buy or was bought, by name. */
+const placesOf = (plan: Plan | null, { purchases }: Project, book: Book): { storeId: string; name: string }[] => {
+  const places = new Map<string, { storeId: string; name: string }>();
+  for (const { storeId, store } of [...(plan?.stores ?? []), ...purchases]) {
+    const name = book.stores[storeId]?.name ?? store;
+    places.set(storeId || name, { storeId, name });
+  }
+  return [...places.values()].sort((a, b) => a.name.localeCompare(b.name));
+}; // prettier-ignore
 
 /** What lies together in a store: a section or sheet of one material; or hardware. */
 const sectionOf = ({ kind, section, material }: Buy): string =>
@@ -121,8 +158,6 @@ const tagWords = ({ unitPrice, pack, paid, cost }: Buy, plan: Plan | null): stri
   const plain = toMinor(cost, currency);
   return paid > plain ? `${tag}, tax added` : paid < plain ? `${tag}, less discount` : tag;
 };
-
-const ofPurchase = (purchase: Purchase): Bought => ({ key: purchase.id, purchase, isNew: false });
 
 /** The purchase that ticking a line makes: today, at the planned price. */
 const purchaseOf = (buy: Buy, item: Item, project: Project, { book }: OpenProject): Purchase => {
@@ -166,7 +201,7 @@ const storeNote = (
           cost !== undefined,
         )
       : 0;
-  const paid = bought.reduce((sum, { price, tax }) => sum + price + tax, 0);
+  const paid = purchases.reduce((sum, purchase) => sum + purchaseMoney(purchase), 0);
   return [
     cost ? money(cost.goods + cost.tax) : '',
     cost && cost.trip > 0 ? `trip ${money(cost.trip)}` : '',
@@ -224,6 +259,7 @@ const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LinePr
 
 const styles = StyleSheet.create({
   pad: { padding: 16 },
+  shop: { paddingHorizontal: 16, paddingTop: 8, alignItems: 'flex-start' },
   section: { paddingHorizontal: 16, paddingTop: 8, paddingBottom: 4 },
   line: { flexDirection: 'row', borderBottomWidth: 1 },
   row: { flex: 1, paddingVertical: 10, paddingRight: 16, borderBottomWidth: 0 },

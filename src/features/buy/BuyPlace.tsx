@@ -1,18 +1,35 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
+import { firstBaseline } from '@/core/budget';
 import { atHand } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/measure';
 import { proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/wood';
-import { useProject, type OpenProject } from '@/data';
+import { removeLine, tagName } from '@/core/project';
+import { notify, today, useProject, type OpenProject } from '@/data';
 import { useByHand, usePlanAndMoney } from '@/planning';
-import { Band, Button, Cautions, Columns, Icon, Row, Segments, Stamp, useInk, useIsWide, Words } from '@/ui';
+import {
+  Band,
+  Button,
+  Cautions,
+  Columns,
+  Icon,
+  PurchaseForm,
+  Row,
+  Segments,
+  Stamp,
+  useInk,
+  useIsWide,
+  Words,
+  type PurchaseAt,
+} from '@/ui';
+import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
-import { BoughtForm, type Bought } from './BoughtForm';
 import { BuyList } from './BuyList';
 import { LeftOver } from './LeftOver';
+import { OftenForgotten } from './OftenForgotten';
 import { Several } from './Several';
 
 /** What to buy, by store, and how every board and sheet is cut. */
@@ -27,16 +44,37 @@ const VIEWS = [
 ] as const;
 
 const Buy = ({ open }: { open: OpenProject }) => {
-  const { project, book } = open;
+  const { project, book, run, undo } = open;
   const isWide = useIsWide();
   const { plan, money, doing, stop } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
+  const isLong = useForAWhile(doing !== null);
   const byHand = useByHand(project, book);
   const [view, setView] = useState<'list' | 'boards'>('list');
   const cautions = useMemo(() => cautionsFor(atHand(project, book, plan)), [project, book, plan]);
-  const [bought, setBought] = useState<Bought | null>(null);
-  const form = bought ? (
-    <BoughtForm key={bought.key} open={open} bought={bought} onClose={() => setBought(null)} />
+  const [bought, setBought] = useState<PurchaseAt | null>(null);
+  const [isAdding, setAdding] = useState(false);
+  const remove = ({ purchase, line }: PurchaseAt) => {
+    const name = purchase.lines[line] ? tagName(purchase.lines[line].item) : '';
+    run(removeLine(purchase, line));
+    setBought(null);
+    notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
+  };
+  const form = isAdding ? (
+    <AnythingElse open={open} onClose={() => setAdding(false)} />
+  ) : bought ? (
+    <PurchaseForm
+      key={`${bought.purchase.id}-${bought.line}`}
+      project={project}
+      stores={Object.values(book.stores).filter(({ currency }) => currency === project.currency)}
+      at={bought}
+      isPlanned
+      onSave={(purchase) =>
+        run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, today()) })
+      }
+      onRemove={bought.isNew ? undefined : { label: 'Not bought', run: () => remove(bought) }}
+      onClose={() => setBought(null)}
+    />
   ) : null;
   if (!plan) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
   const isEmpty = project.groups.every(({ options }) => options.every(({ parts }) => parts.length === 0));
@@ -68,7 +106,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
             {doing === null ? proofWords(shown) : doingWords(shown, doing)}
           </Words>
         ) : null}
-        {doing !== null && doing !== 'bound' ? (
+        {isLong ? (
           <Button mode="text" compact onPress={stop} style={styles.stop}>
             Stop looking
           </Button>
@@ -80,11 +118,17 @@ const Buy = ({ open }: { open: OpenProject }) => {
         ) : null}
       </View>
       <Cautions cautions={cautions} />
+      <OftenForgotten open={open} plan={plan} />
       {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
       {isWide ? null : <Segments label="Views of the plan" value={view} onChange={setView} options={VIEWS} />}
       {isWide || view === 'list' ? (
         <>
           <BuyList open={open} plan={shown} onEdit={setBought} />
+          <View style={styles.more}>
+            <Button mode="outlined" icon="add" onPress={() => setAdding(true)}>
+              Something else to buy
+            </Button>
+          </View>
           {plan.status === 'infeasible' ? null : (
             <>
               <LeftOver open={open} plan={plan} />
@@ -98,6 +142,20 @@ const Buy = ({ open }: { open: OpenProject }) => {
       {isWide ? null : form}
     </Columns>
   );
+};
+
+/** Whether something has gone on for a second: what is over sooner needs no button. */
+const useForAWhile = (isOn: boolean): boolean => {
+  const [isLong, setLong] = useState(false);
+  useEffect(() => {
+    if (!isOn) return undefined;
+    const timer = setTimeout(() => setLong(true), 1000);
+    return () => {
+      clearTimeout(timer);
+      setLong(false);
+    };
+  }, [isOn]);
+  return isLong;
 };
 
 /** How far the plan is to be trusted, in money. */
@@ -170,5 +228,6 @@ const styles = StyleSheet.create({
   problem: { paddingHorizontal: 16, paddingVertical: 10 },
   problemLine: { flexDirection: 'row', gap: 10, alignItems: 'center' },
   grow: { flex: 1 },
+  more: { padding: 16, alignItems: 'flex-start' },
   link: { paddingHorizontal: 16, paddingVertical: 12, minHeight: 44, display: 'flex' },
 });

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { leftoversOf } from '@/core/budget';
 import type { Plan } from '@/core/plan';
+import { formatMoney } from '@/core/measure';
 import { tagName } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
 import { Band, Button, Row, Words } from '@/ui';
@@ -12,10 +13,17 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
   const left = useMemo(() => leftoversOf(project, book, plan), [project, book, plan]);
   const isThere = Object.values(book.rack ?? {}).some(({ from }) => from === project.name);
   if (plan.total > 0 || project.purchases.length === 0 || left.length === 0 || isThere) return null;
-  const put = () => {
+  const sum = left.reduce((all, { quantity, worth }) => all + quantity * worth, 0);
+  const put = (isValued: boolean) => {
     runOnBook({
       type: 'putOnRack',
-      entries: left.map(({ item, quantity }) => ({ id: newId(), item, quantity, from: project.name })),
+      entries: left.map(({ item, quantity, worth }) => ({
+        id: newId(),
+        item,
+        quantity,
+        from: project.name,
+        ...(isValued && worth > 0 ? { value: { sum: worth, currency: project.currency } } : {}),
+      })),
     });
     // Its own parts are cut already: it must not take from the rack what it has just put there.
     run({ type: 'editProject', fields: { leavesRack: true } });
@@ -28,21 +36,30 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
   return (
     <View role="region" aria-label="Left over">
       <Band title="Left over" note="when it is all cut" />
-      {left.map(({ item, quantity }) => (
+      {left.map(({ item, quantity, worth }) => (
         <Row key={tagName(item)} style={styles.row}>
-          <Words>{`${quantity} × ${tagName(item)}`}</Words>
+          <Words style={styles.grow}>{`${quantity} × ${tagName(item)}`}</Words>
+          <Words tone="soft">{formatMoney(quantity * worth, project.currency)}</Words>
         </Row>
       ))}
       <View style={styles.put}>
-        <Button mode="outlined" onPress={put}>
+        <Button mode="outlined" onPress={() => put(false)}>
           Put it on the rack
         </Button>
+        <Button mode="text" onPress={() => put(true)}>
+          {`With what it is worth, ${formatMoney(sum, project.currency)}`}
+        </Button>
+        <Words size="small" tone="soft">
+          With its worth, the project that uses it bears its share; at the till it costs nothing more either
+          way.
+        </Words>
       </View>
     </View>
   );
 };
 
 const styles = StyleSheet.create({
-  row: { paddingHorizontal: 16, paddingVertical: 10 },
-  put: { padding: 16, alignItems: 'flex-start' },
+  row: { paddingHorizontal: 16, paddingVertical: 10, flexDirection: 'row', gap: 12 },
+  grow: { flex: 1 },
+  put: { padding: 16, gap: 4, alignItems: 'flex-start' },
 });

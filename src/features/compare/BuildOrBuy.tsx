@@ -2,11 +2,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { buildOrBuy, type Outcome } from '@/core/compare';
 import { isDate } from '@/core/formats';
-import { formatDay, formatMoney, parseDecimal, parseMoney, symbol, toMain } from '@/core/measure';
+import { formatDay, formatMoney, parseMoney, symbol } from '@/core/measure';
 import type { ReadyMade, Work } from '@/core/project';
-import { ok, type Result } from '@/core/result';
 import { newId, notify, useToday, type OpenProject } from '@/data';
-import { Band, Button, IconAction, ReadField, Row, TextField, Words } from '@/ui';
+import { Band, Button, IconAction, Row, SumRow, TextField, WorkFields, Words } from '@/ui';
 
 const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
@@ -16,7 +15,6 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
   const { currency, builds, work = NO_WORK, readyMade = [] } = project;
   const money = (sum: number) => formatMoney(sum, currency);
   const change = (fields: Partial<Work>) => run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
-  const written = (sum: number | null) => (sum === null ? '' : String(toMain(sum, currency)));
   const found = outcome ? buildOrBuy(project, outcome) : null;
   const remove = (seen: ReadyMade) => {
     run({ type: 'editProject', fields: { readyMade: readyMade.filter(({ id }) => id !== seen.id) } });
@@ -27,21 +25,16 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
       {found ? (
         <View role="region" aria-label="What building costs">
           <Band title="What building costs" note={builds > 1 ? `each of ${builds}` : ''} />
-          <Cost label="In the piece" about="what it uses up of boards and boxes" sum={money(found.inPiece)} />
-          <Cost label="At the till" about="whole boards, boxes and cans, tax and trips" sum={money(found.atTill)} />
-          <Cost label="All in" about="with tools, power and hours as told below" sum={money(found.allIn)} />
+          <SumRow label="In the piece" about="what it uses up of boards and boxes" sum={money(found.inPiece)} />
+          <SumRow label="At the till" about="whole boards, boxes and cans, tax and trips" sum={money(found.atTill)} />
+          <SumRow label="All in" about="with tools, power and hours as told below" sum={money(found.allIn)} />
         </View>
       ) : null}
       <View style={styles.fields}>
-        <View style={styles.pair}>
-          <View style={styles.grow}>
-            <ReadField label={builds > 1 ? 'Hours for all of them' : 'Hours it takes'} inputMode="decimal" text={work.hours === null ? '' : String(work.hours)} read={orNone(parseDecimal)} onRead={(hours) => change({ hours })} />
-          </View>
-          <View style={styles.grow}>
-            <ReadField label={`An hour counts as, ${symbol(currency).trim()}`} inputMode="decimal" text={written(work.rate)} read={orNone((text) => parseMoney(text, currency))} onRead={(rate) => change({ rate })} help="Blank: not counted." />
-          </View>
-        </View>
-        <ReadField label={`Tools, blades and power for it, ${symbol(currency).trim()}`} inputMode="decimal" text={written(work.beside)} read={orNone((text) => parseMoney(text, currency))} onRead={(beside) => change({ beside })} />
+        <WorkFields work={work} builds={builds} currency={currency} onChange={change} />
+        <Words size="small" tone="soft">
+          Tools one by one, travel and power are under Spend, Costs.
+        </Words>
       </View>
       <Band title="Ready made" note={readyMade.length > 0 ? 'against all in' : ''} />
       {found?.readyMade.map((seen) => (
@@ -67,26 +60,6 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
     </View>
   );
 }; // prettier-ignore
-
-/** What a blank field means: nothing is told. */
-const orNone =
-  (read: (text: string) => Result<number>) =>
-  (text: string): Result<number | null> =>
-    text.trim() === '' ? ok(null) : read(text);
-
-const Cost = ({ label, about, sum }: { label: string; about: string; sum: string }) => (
-  <Row style={styles.row}>
-    <View style={styles.head}>
-      <View style={styles.grow}>
-        <Words>{label}</Words>
-        <Words size="small" tone="soft">
-          {about}
-        </Words>
-      </View>
-      <Words size="strong">{sum}</Words>
-    </View>
-  </Row>
-);
 
 /** A ready-made price with where it was seen; the day is today unless it is written otherwise. */
 const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: ReadyMade) => void }) => {

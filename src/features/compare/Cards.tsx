@@ -109,7 +109,7 @@ export const Against = ({ column, chosen, project }: Pick<CardProps, 'column' | 
   const { outcome, isChosen } = column;
   if (!outcome) return null;
   const difference = chosen?.outcome && !isChosen ? outcome.atTill - chosen.outcome.atTill : 0;
-  const over = project.target === null ? 0 : outcome.atTill - project.target;
+  const over = -(outcome.money.left ?? 0);
   const said = (sum: number) => formatMoney(Math.abs(sum), project.currency);
   if (difference === 0 && over <= 0)
     return isChosen ? null : (

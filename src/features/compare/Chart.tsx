@@ -1,4 +1,5 @@
 import { useDeferredValue } from 'react';
+import { targetOf } from '@/core/budget';
 import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
 import type { OpenProject } from '@/data';
 import { Bars, useInk } from '@/ui';
@@ -31,7 +32,7 @@ export const Chart = ({
     { color: ink.faint, word: 'hardware, finish, trips' },
   ];
   return (
-    <Bars about="At the till" bars={bars} legend={legend} currency={project.currency} target={project.target} />
+    <Bars about="At the till" bars={bars} legend={legend} currency={project.currency} target={targetOf(project)} />
   );
 }; // prettier-ignore
 

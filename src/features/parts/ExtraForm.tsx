@@ -1,10 +1,25 @@
 import { View } from 'react-native';
-import { formatArea, formatVolume, parseArea, parseCount, parseVolume } from '@/core/measure';
-import { resolve, resolveExtra, scopeOf, homeOf, type Extra, type ExtraRule } from '@/core/project';
+import { categoryOf } from '@/core/budget';
+import { capital } from '@/core/capital';
+import { formatArea, formatVolume, parseArea, parseCount, parseMoney, parseVolume, symbol, writeMoney } from '@/core/measure'; // prettier-ignore
+import {
+  CATEGORIES,
+  resolve,
+  resolveExtra,
+  scopeOf,
+  homeOf,
+  type Extra,
+  type ExtraRule,
+} from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
 import { Choice, Detail, ReadField, Words } from '@/ui';
 import { EditFoot } from './EditFoot';
+
+const OWNED = [
+  { value: 'buy', label: 'To buy' },
+  { value: 'owned', label: 'Owned already' },
+] as const;
 
 const RULES: { value: ExtraRule; label: string }[] = [
   { value: 'finish', label: 'The surface of parts' },
@@ -64,6 +79,28 @@ export const ExtraForm = ({
         read={(text) => ok(text.trim())}
         onRead={(item) => edit({ item })}
         help={extra.item === '' ? `Blank: ${extra.name}` : null}
+      />
+      <Choice
+        label="Is it there already?"
+        value={extra.isOwned ? 'owned' : 'buy'}
+        options={OWNED}
+        onChange={(next) => edit({ isOwned: next === 'owned' })}
+      />
+      {extra.isOwned ? null : (
+        <ReadField
+          label={`One costs, with tax, ${symbol(project.currency).trim()}`}
+          inputMode="decimal"
+          text={extra.price === undefined ? '' : writeMoney(extra.price, project.currency)}
+          read={(text): Result<number | null> => (text.trim() === '' ? ok(null) : parseMoney(text, project.currency))}
+          onRead={(price) => edit({ price: price ?? undefined })}
+          help="Blank: as the price book says."
+        />
+      )}
+      <Choice
+        label="Its money goes into"
+        value={extra.category ?? categoryOf({ kind: 'hardware', name: extra.item || extra.name })}
+        options={CATEGORIES.map((value) => ({ value, label: capital(value) }))}
+        onChange={(category) => edit({ category })}
       />
       <Choice
         label="How much follows from"

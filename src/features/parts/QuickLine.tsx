@@ -55,7 +55,9 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
           onFocus={() => setFocus(true)}
           onBlur={() => setFocus(false)}
           onSubmitEditing={add}
+          // The next one is typed right after: on the web the field would lose the focus a moment later.
           submitBehavior="submit"
+          blurOnSubmit={false}
           placeholder={project.unit === 'in' ? '4 2x4 31 1/2 post' : '4 45x145 800 post'}
           placeholderTextColor={ink.soft}
           aria-label="Add a part: how many, section, length, name"

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@/core/measure';
 import { currentOffers, needsOf, withDressed, type Need, type Offer } from '@/core/prices';
-import { resolve, type Book, type BookCommand, type Command, type PlanSettings, type Project, type Store } from '@/core/project'; // prettier-ignore
+import { resolve, type Book, type BookCommand, type Command, type PlanSettings, type Project, type Store, toolsOf } from '@/core/project'; // prettier-ignore
 import { STALE_AFTER, useOpenBook, useProject, useProjects, useSettings, useToday } from '@/data';
 
 /** What the screens of the price book work with, in a project or by itself. */
@@ -95,7 +95,7 @@ const derive = (
     needs: needsOf(
       parts,
       usable,
-      projects.flatMap(({ settings }) => settings.tools ?? []),
+      projects.flatMap(({ settings }) => toolsOf(settings, book) ?? []),
     ),
   };
 };

@@ -17,7 +17,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
     read.ok ? null : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
   const isUsual = CURRENCIES.includes(draft.currency);
   const field = (
-    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'canRip' | 'treatedNearFood'>,
+    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'ripping' | 'treatedNearFood'>,
     label: string,
     help?: string,
   ) => (
@@ -71,9 +71,9 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       {field('sheetTrim', 'Trimmed off each edge of a sheet')}
       <Choice
         label="Ripping boards lengthwise"
-        value={draft.canRip ? 'yes' : 'no'}
+        value={draft.ripping}
         options={RIPPING}
-        onChange={(value) => onChange({ ...draft, canRip: value === 'yes' })}
+        onChange={(ripping) => onChange({ ...draft, ripping })}
       />
       {field(
         'carryLength',
@@ -98,6 +98,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
 };
 
 const RIPPING = [
+  { value: 'tools', label: 'As the tools on the rack' },
   { value: 'no', label: 'No table saw' },
   { value: 'yes', label: 'Table saw' },
 ] as const;

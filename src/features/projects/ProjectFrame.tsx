@@ -70,6 +70,7 @@ const Head = ({ open }: { open: OpenProject }) => {
         <MoneyStrip
           spent={money.spent}
           toBuy={money.toBuy}
+          reserve={money.reserve}
           target={money.target}
           isIncomplete={!money.complete}
           format={(sum) => formatMoney(sum, project.currency)}

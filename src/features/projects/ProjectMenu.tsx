@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/formats';
+import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/formats';
 import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/data';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
 import { ImportParts } from './Imports';
@@ -15,7 +15,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
   const [opened, setOpened] = useState<Opened>(null);
   const client = useQueryClient();
   const router = useRouter();
-  const base = projectFileName(project).replace('.billet.json', '');
+  const base = fileBase(project);
   const remove = () => {
     setDeleted(client, project.id, Date.now());
     router.replace('/');
@@ -36,6 +36,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
             run: () =>
               saveFile(projectFileName(project), writeProjectFile(project, book), 'application/json'),
           },
+          { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },
           { title: 'Import parts.csv', run: () => setOpened('parts') },
           {
             title: 'Export parts.csv',

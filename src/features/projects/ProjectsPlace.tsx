@@ -80,6 +80,7 @@ const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
             size="small"
             spent={money.spent}
             toBuy={money.toBuy}
+            reserve={money.reserve}
             target={money.target}
             isIncomplete={!money.complete}
             format={format}

@@ -28,8 +28,8 @@ export interface DetailsDraft {
   endTrim: string;
   sheetTrim: string;
   shortOk: string;
-  /** There is a table saw, so that boards can be ripped. */
-  canRip: boolean;
+  /** Whether boards can be ripped: as the tools owned say, or as is said here. */
+  ripping: 'tools' | 'yes' | 'no';
   /** Blank: anything goes in the car. */
   carryLength: string;
   carryWidth: string;
@@ -65,7 +65,7 @@ export const draftOf = ({
   endTrim: settings.endTrim.text,
   sheetTrim: settings.sheetTrim.text,
   shortOk: settings.shortOk.text,
-  canRip: settings.tools?.includes(TABLE_SAW) ?? false,
+  ripping: settings.tools === undefined ? 'tools' : settings.tools.includes(TABLE_SAW) ? 'yes' : 'no',
   carryLength: settings.maxCarryLength?.text ?? '',
   carryWidth: settings.maxCarryWidth?.text ?? '',
   spare: Object.entries(settings.spare ?? {})
@@ -120,7 +120,8 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
   if (carryWidth || held.maxCarryWidth) settings.maxCarryWidth = carryWidth;
   if (Object.keys(spare).length > 0 || held.spare) settings.spare = spare;
   const others = (held.tools ?? USUAL_TOOLS).filter((tool) => tool !== TABLE_SAW);
-  if (draft.canRip || held.tools) settings.tools = draft.canRip ? [...others, TABLE_SAW] : others;
+  if (draft.ripping === 'tools') delete settings.tools;
+  else settings.tools = draft.ripping === 'yes' ? [...others, TABLE_SAW] : others;
   if (settings.kerf.ticks > 320 * 20)
     fault('kerf', `A saw cut of ${formatLength(settings.kerf.ticks, draft.unit)} is wider than any blade.`);
   if (problems.length > 0) return { ok: false, problems };

@@ -36,7 +36,7 @@ test('every wrong detail is named, with a sentence', () => {
 });
 
 test('a table saw, what goes in the car, and extra boards by material', () => {
-  const draft = { ...draftOf(project), canRip: true, carryLength: '8ft', spare: 'stud 10 %, select pine 2.5' };
+  const draft = { ...draftOf(project), ripping: 'yes' as const, carryLength: '8ft', spare: 'stud 10 %, select pine 2.5' };
   const read = readDraft(draft, project.settings);
   expect(read.ok && read.value.settings).toMatchObject({
     tools: ['mitre-saw', 'table-saw'],
@@ -45,8 +45,8 @@ test('a table saw, what goes in the car, and extra boards by material', () => {
   });
   const settings = read.ok ? read.value.settings : project.settings;
   const again = draftOf({ ...project, settings });
-  expect(again).toMatchObject({ canRip: true, carryLength: '8ft', spare: 'stud 10, select pine 2.5' });
-  const back = readDraft({ ...again, canRip: false, carryLength: '', spare: '' }, settings);
+  expect(again).toMatchObject({ ripping: 'yes', carryLength: '8ft', spare: 'stud 10, select pine 2.5' });
+  const back = readDraft({ ...again, ripping: 'no' as const, carryLength: '', spare: '' }, settings);
   expect(back.ok && back.value.settings).toMatchObject({ tools: ['mitre-saw'], maxCarryLength: null, spare: {} });
   const wrong = readDraft({ ...draft, spare: 'stud many', carryWidth: 'x' }, project.settings);
   expect(!wrong.ok && wrong.problems.map(({ place }) => place)).toEqual(['carryWidth', 'spare']);

@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { readQuickLine } from '@/core/formats';
-import type { LengthUnit } from '@/core/measure';
+import { formatMoney, type LengthUnit } from '@/core/measure';
 import { tagName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, useOpenBook, useSettings } from '@/data';
 import { Band, Button, Columns, IconAction, Row, TextField, Words } from '@/ui';
+import { Tools } from './Tools';
 
 /** What is owned already, and need not be bought: offcuts, boards, sheets, hardware. */
 export const RackPlace = () => {
@@ -93,9 +94,9 @@ const Rack = ({
                 <Words size="strong" style={styles.count}>{`${entry.quantity} ×`}</Words>
                 <View style={styles.grow}>
                   <Words>{tagName(entry.item)}</Words>
-                  {entry.from === '' ? null : (
+                  {entry.from === '' && !entry.value ? null : (
                     <Words size="small" tone="soft">
-                      {`left from ${entry.from}`}
+                      {[entry.from === '' ? '' : `left from ${entry.from}`, entry.value ? `worth ${formatMoney(entry.value.sum, entry.value.currency)}${entry.quantity > 1 ? ' each' : ''}` : ''].filter(Boolean).join(' · ')}
                     </Words>
                   )}
                 </View>
@@ -105,6 +106,7 @@ const Rack = ({
           </View>
         ))}
       </View>
+      <Tools book={book} runOnBook={runOnBook} undo={undo} />
     </Columns>
   );
 }; // prettier-ignore
@@ -114,7 +116,7 @@ const styles = StyleSheet.create({
   head: { padding: 16, gap: 4 },
   add: { flexDirection: 'row', gap: 10, alignItems: 'flex-start', paddingHorizontal: 16, paddingBottom: 16 },
   grow: { flex: 1 },
-  pad: { paddingHorizontal: 16 },
+  pad: { paddingHorizontal: 16, paddingBottom: 16 },
   row: { paddingLeft: 16, paddingRight: 8, paddingVertical: 4 },
   line: { flexDirection: 'row', alignItems: 'center', gap: 12 },
   count: { minWidth: 40 },

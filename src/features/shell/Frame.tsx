@@ -15,7 +15,8 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
   const path = usePathname();
   const id = /^\/project\/([^/]+)/.exec(path)?.[1] ?? null;
   const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
-  const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: path === href });
+  const shown = path.replace(/\/run$/, '/buy').replace(/\/report$/, '/spend');
+  const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: shown === href });
   return {
     top: [
       place('Projects', '/'),

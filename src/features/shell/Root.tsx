@@ -3,9 +3,10 @@ import { useColorScheme, View } from 'react-native';
 import { PaperProvider, Snackbar } from 'react-native-paper';
 import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
+import { usePathname } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { dismiss, keepForOffline, useNotice, useOtherTabs, useSettings } from '@/data';
-import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon } from '@/ui';
+import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, TOUCH } from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
@@ -55,13 +56,19 @@ const Themed = ({ children }: { children: ReactNode }) => {
 
 const Notices = () => {
   const notice = useNotice();
+  const isOnRun = usePathname().endsWith('/run');
   return (
     <Snackbar
       visible={notice !== null}
       onDismiss={() => dismiss(notice)}
       duration={notice?.action ? 10_000 : 6_000}
-      action={notice?.action ? { label: notice.action.label, onPress: notice.action.run } : undefined}
-      wrapperStyle={{ bottom: 64, maxWidth: 560, alignSelf: 'center' }}
+      action={
+        notice?.action
+          ? { label: notice.action.label, onPress: notice.action.run, contentStyle: { minHeight: TOUCH } }
+          : undefined
+      }
+      // What stands at the foot of a place stays in reach.
+      wrapperStyle={{ bottom: isOnRun ? 132 : 64, maxWidth: 560, alignSelf: 'center' }}
     >
       {notice?.text ?? ''}
     </Snackbar>

@@ -3,6 +3,8 @@ import { BarChart } from 'react-native-gifted-charts';
 import { decimals, formatMoney, formatWhole } from '@/core/measure';
 import { FONTS, useInk } from '../theme';
 import { Words } from '../Words';
+import { LABEL_WIDTH, moneyAxis, targetLine } from './moneyAxis';
+import { niceSteps } from './niceSteps';
 
 /** One bar: what it stands for, under it a letter, and what it is made of, from the foot up. */
 export interface Bar {
@@ -12,10 +14,11 @@ export interface Bar {
   /** In minor units; null: not known yet. */
   sum: number | null;
   stacks: { sum: number; color: string }[];
+  /** It belongs with the next: they stand close. */
+  isPaired?: boolean;
 }
 
 const HEIGHT = 132;
-const LABEL_WIDTH = 52;
 
 /** Sums of money as bars against the target line, with a legend of their colours. */
 export const BarsChart = ({
@@ -37,12 +40,14 @@ export const BarsChart = ({
   const ink = useInk();
   const main = (sum: number) => sum / 10 ** decimals(currency);
   const inner = width - LABEL_WIDTH - 8;
-  const room = inner / Math.max(4, bars.length);
-  const barWidth = Math.min(56, room * 0.66);
+  const groups = bars.filter(({ isPaired }) => !isPaired).length;
+  const room = inner / Math.max(4, groups);
+  const inGroup = bars.length > groups ? 2 : 1;
+  const barWidth = Math.min(56, (room * 0.7) / inGroup);
   const most = Math.max(target ?? 0, ...bars.map(({ sum }) => sum ?? 0)) * 1.08 || 1;
-  const step = niceStep(main(most) / 5);
-  const sections = Math.ceil(main(most) / step);
-  const data = bars.map(({ stacks, letter, isStrong }) => ({
+  const steps = niceSteps(main(most), 5);
+  const data = bars.map(({ stacks, letter, isStrong, isPaired }) => ({
+    ...(isPaired ? { spacing: 1 } : {}),
     stacks:
       stacks.length > 0
         ? stacks.map(({ sum, color }) => ({ value: main(sum), color }))
@@ -55,7 +60,7 @@ export const BarsChart = ({
       textAlign: 'center' as const,
     },
   }));
-  const words = bars.map(({ letter, name, sum }) => `${letter}, ${name}: ${sum === null ? 'not planned yet' : formatMoney(sum, currency)}`); // prettier-ignore
+  const words = bars.filter(({ name }) => name !== '').map(({ letter, name, sum }) => `${letter}, ${name}: ${sum === null ? 'not planned yet' : formatMoney(sum, currency)}`); // prettier-ignore
   return (
     <View
       role="img"
@@ -67,30 +72,11 @@ export const BarsChart = ({
           height={HEIGHT}
           width={inner}
           barWidth={barWidth}
-          spacing={room - barWidth}
-          initialSpacing={(room - barWidth) / 2}
+          spacing={room - barWidth * inGroup}
+          initialSpacing={(room - barWidth * inGroup) / 2}
           endSpacing={0}
-          maxValue={sections * step}
-          noOfSections={sections}
-          stepValue={step}
-          formatYLabel={(label: string) =>
-            formatWhole(Math.round(Number(label) * 10 ** decimals(currency)), currency)
-          }
-          yAxisLabelWidth={LABEL_WIDTH}
-          yAxisTextStyle={{ color: ink.soft, fontSize: 13, fontFamily: FONTS.regular }}
-          yAxisColor={ink.hairline}
-          xAxisColor={ink.soft}
-          rulesColor={ink.hairline}
-          rulesType="solid"
-          disableScroll
-          isAnimated={false}
-          {...(target === null
-            ? {}
-            : {
-                showReferenceLine1: true,
-                referenceLine1Position: main(target),
-                referenceLine1Config: { color: ink.ink, thickness: 2.5, type: 'solid', width: inner },
-              })}
+          {...moneyAxis(ink, currency, steps)}
+          {...targetLine(target === null ? null : main(target), ink.ink, inner)}
         />
       </View>
       <View style={styles.legend}>
@@ -109,12 +95,6 @@ export const BarsChart = ({
       </View>
     </View>
   );
-};
-
-/** A step of 1, 2 or 5 by a power of ten that is no less than asked. */
-const niceStep = (least: number): number => {
-  const power = 10 ** Math.floor(Math.log10(Math.max(least, 1e-9)));
-  return power * ([1, 2, 5, 10].find((factor) => factor * power >= least) ?? 10);
 };
 
 const styles = StyleSheet.create({

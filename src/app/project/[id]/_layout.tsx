@@ -1,7 +1,9 @@
 import { useEffect } from 'react';
 import { Slot, useLocalSearchParams } from 'expo-router';
+import { BuyPlace } from '@/features/buy';
 import { ComparePlace } from '@/features/compare';
 import { ProjectFrame } from '@/features/projects/ProjectFrame';
+import { RunPlace } from '@/features/run';
 import { SpendPlace } from '@/features/spend';
 
 /** When a project has been on screen for so long, the code of its other places is fetched. */
@@ -11,8 +13,10 @@ export default function ProjectLayout() {
   const { id } = useLocalSearchParams<{ id: string }>();
   useEffect(() => {
     const timer = setTimeout(() => {
+      void BuyPlace.ready();
       void ComparePlace.ready();
       void SpendPlace.ready();
+      void RunPlace.ready();
     }, SETTLED);
     return () => clearTimeout(timer);
   }, []);

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { BuyPlace } from '@/features/buy/BuyPlace';
+import { BuyPlace } from '@/features/buy';
 
 export default function BuyRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,4 +1,4 @@
-import { resolve, type Book, type Item, type Project } from '../../project';
+import { keptPieces, resolve, servesAs, toolsOf, type Book, type Project } from '../../project';
 import { rackFor } from '../input';
 import type { CheckAgainst } from './types';
 
@@ -6,7 +6,7 @@ import type { CheckAgainst } from './types';
 export const againstProject = (
   project: Project,
   book: Book,
-  owned: { item: Item; quantity: number }[] = [],
+  owned: CheckAgainst['owned'] = [],
 ): CheckAgainst => ({
   currency: project.currency,
   parts: resolve(project, book.materials).parts,
@@ -17,12 +17,12 @@ export const againstProject = (
   }),
   owned: [
     ...project.purchases.flatMap(({ lines }) =>
-      lines.map(({ item, pack, quantity }) => ({ item, quantity: pack * quantity })),
+      lines.map((line) => ({ item: servesAs(line), quantity: keptPieces(line), isBought: true })),
     ),
     ...rackFor(project, book).map(({ item, quantity }) => ({ item, quantity })),
     ...owned,
   ],
-  settings: project.settings,
+  settings: { ...project.settings, tools: toolsOf(project.settings, book) },
   stores: Object.values(book.stores)
     .filter(({ currency }) => currency === project.currency)
     .map((store) => {

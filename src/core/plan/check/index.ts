@@ -72,7 +72,11 @@ const checkSupply = (plan: PlanToCheck, { owned, settings }: CheckAgainst, note:
       const own = boards.filter((buy) => buy.section === section);
       const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
       const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
-      if (spare < Math.ceil((bought - spare) * share - 1e-9)) note(`${section} ${material}`, 'has fewer spare boards than are wanted'); // prettier-ignore
+      const isOfIt = (of: { section: string; material: string }) => of.section === section && nameKey(of.material) === nameKey(material); // prettier-ignore
+      const before = owned.filter(({ isBought, item }) => isBought && isOfIt(item)).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
+      const cutOwned = plan.layouts.filter((layout) => 'owned' in layout.source && isOfIt(layout)).reduce((sum, { count }) => sum + count, 0); // prettier-ignore
+      const cutBefore = Math.min(before, cutOwned);
+      if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore)) note(`${section} ${material}`, 'has fewer spare boards than are wanted'); // prettier-ignore
     }
   }
 }; // prettier-ignore

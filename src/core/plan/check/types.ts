@@ -31,7 +31,8 @@ export interface CheckAgainst {
   parts: ResolvedPart[];
   /** Price rows in their order, with the name of their store. */
   prices: { store: string; price: Omit<Price, 'id' | 'storeId'> }[];
-  owned: { item: Item; quantity: number }[];
+  /** `isBought`: for this very plan, so that its boards count among those that want spares. */
+  owned: { item: Item; quantity: number; isBought?: boolean }[];
   settings: PlanSettings;
   stores: (Pick<Store, 'name' | 'trip' | 'taxFree' | 'taxRate' | 'discount' | 'cuts' | 'shipping'> & {
     /** Goods bought there before, for a shipping threshold. */

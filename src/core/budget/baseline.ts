@@ -1,0 +1,159 @@
+import {
+  formatLength,
+  formatMoney,
+  TICKS_PER_FOOT,
+  TICKS_PER_METRE,
+  type LengthUnit,
+  type Minor,
+} from '../measure';
+import { capital } from '../capital';
+import { shownPlan, type Plan } from '../plan';
+import { keptMoney, keptPieces, servesAs, tagName, type Baseline, type BaselineLine, type Book, type Category, type Item, type Project } from '../project'; // prettier-ignore
+import { nameKey } from '../wood';
+import { besideOf } from './beside';
+import { ledgerOf, paidFor } from './ledger';
+import { categoryOf } from './purchase';
+import { hardwareItem, itemOfBuy } from './run';
+
+/** What a project is to buy and has bought, as it stands: the plan that what is paid will be held against. */
+export const baselineOf = (project: Project, book: Book, plan: Plan | null, date: string): Baseline => {
+  const { lines, trips } = standingOf(project, book, plan);
+  return { date, lines, trips };
+};
+
+/** The baseline to keep with what is bought first; none where there is one. */
+export const firstBaseline = (project: Project, book: Book, plan: Plan | null, date: string): { baseline?: Baseline } =>
+  project.baseline ? {} : { baseline: baselineOf(project, book, plan, date) }; // prettier-ignore
+
+/** What was bought and what is still to buy, by thing. */
+const standingOf = (project: Project, book: Book, plan: Plan | null): { lines: BaselineLine[]; trips: Minor; receipts: Minor } => {
+  const bought = project.purchases.flatMap(({ lines }) => lines).map((line): BaselineLine => ({ item: servesAs(line), quantity: keptPieces(line), paid: keptMoney(line), category: line.category }));
+  const shown = shownPlan(plan);
+  const planned = (shown?.buys ?? []).map((buy): BaselineLine => {
+    const item = itemOfBuy(buy, book) ?? hardwareItem(buy.item);
+    return { item, quantity: buy.qty * buy.pack, paid: buy.paid, category: categoryOf({ kind: buy.kind, name: buy.item }) };
+  });
+  const beside = besideOf(project, book).map(({ item, quantity, paid, category }): BaselineLine => ({ item: hardwareItem(item), quantity, paid, category }));
+  const rest = (shown?.total ?? 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
+  const paid = ledgerOf(project, book, plan);
+  const of = (kind: string) => paid.filter((entry) => entry.kind === kind).reduce((sum, entry) => sum + paidFor(entry), 0);
+  return { lines: [...bought, ...planned, ...beside], trips: rest + of('trip'), receipts: of('receipt') };
+}; // prettier-ignore
+
+/** How what is paid and will be paid for one thing differs from the plan. The three add up to all of the difference. */
+export interface Difference {
+  name: string;
+  category: Category;
+  kind: 'board' | 'sheet' | 'hardware' | 'trips' | 'receipt';
+  planned: Minor;
+  now: Minor;
+  /** Each piece, foot or metre dearer or cheaper, for what is bought now. */
+  byPrice: Minor;
+  /** More or fewer of it, at the planned price. */
+  byQuantity: Minor;
+  /** It was not in the plan at all. */
+  forgotten: Minor;
+  /** What the quantities count: pieces, or of boards of several lengths their length in ticks. */
+  per: 'piece' | 'length';
+  plannedQuantity: number;
+  nowQuantity: number;
+}
+
+/** Plan against paid and still to pay, by thing; boards of one section and material are one thing, by their length. */
+export const differencesOf = (project: Project, book: Book, plan: Plan | null): Difference[] => {
+  const { baseline } = project;
+  if (!baseline) return [];
+  const { lines, trips, receipts } = standingOf(project, book, plan);
+  const was = sumUp(baseline.lines);
+  const is = sumUp(lines);
+  const things = [...new Set([...was.keys(), ...is.keys()])].flatMap((key): Difference[] => {
+    const [before, now] = [was.get(key), is.get(key)];
+    const known = now ?? before;
+    return known ? [difference(known, before, now)] : [];
+  });
+  const flat = (name: string, kind: 'trips' | 'receipt', category: Category, planned: Minor, now: Minor): Difference[] =>
+    planned === now ? [] : [{ name, kind, category, planned, now, byPrice: now - planned, byQuantity: 0, forgotten: 0, per: 'piece', plannedQuantity: 1, nowQuantity: 1 }];
+  return [
+    ...things,
+    ...flat('Trips and shipping', 'trips', 'trips', baseline.trips, trips),
+    ...flat('Receipts', 'receipt', 'other', 0, receipts),
+  ];
+}; // prettier-ignore
+
+interface Sum {
+  item: Item;
+  category: Category;
+  pieces: number;
+  /** Of boards, in ticks. */
+  length: number;
+  paid: Minor;
+  /** What it was sold as. */
+  names: Set<string>;
+}
+
+const sumUp = (lines: BaselineLine[]): Map<string, Sum> => {
+  const sums = new Map<string, Sum>();
+  for (const { item, quantity, paid, category } of lines) {
+    const key = thingKey(item);
+    const held = sums.get(key) ?? { item, category, pieces: 0, length: 0, paid: 0, names: new Set<string>() };
+    held.names.add(nameKey(tagName(item)));
+    sums.set(key, { ...held, pieces: held.pieces + quantity, length: held.length + quantity * (item.length?.ticks ?? 0), paid: held.paid + paid });
+  }
+  return sums;
+}; // prettier-ignore
+
+const thingKey = ({ kind, name, section, width, material }: Item): string =>
+  kind === 'hardware' ? nameKey(name) : [kind, nameKey(section), nameKey(material), kind === 'sheet' ? (width?.ticks ?? 0) : ''].join(':'); // prettier-ignore
+
+const difference = ({ item, category }: Sum, before: Sum | undefined, now: Sum | undefined): Difference => {
+  const names = new Set([...(before?.names ?? []), ...(now?.names ?? [])]);
+  const per = item.kind !== 'board' || names.size === 1 ? 'piece' : 'length';
+  const name = item.kind === 'hardware' || names.size === 1 ? tagName(item) : `${item.section} ${item.material}`;
+  const amount = (sum: Sum | undefined) => (per === 'piece' ? sum?.pieces : sum?.length) ?? 0;
+  const [planned, paid] = [before?.paid ?? 0, now?.paid ?? 0];
+  const [plannedQuantity, nowQuantity] = [amount(before), amount(now)];
+  const of = { name, category, kind: item.kind, per, planned, now: paid, plannedQuantity, nowQuantity } as const;
+  if (!before || plannedQuantity === 0) return { ...of, byPrice: 0, byQuantity: 0, forgotten: paid - planned };
+  const byQuantity = Math.round(((nowQuantity - plannedQuantity) * planned) / plannedQuantity);
+  return { ...of, byQuantity, byPrice: paid - planned - byQuantity, forgotten: 0 };
+}; // prettier-ignore
+
+/** One reason why it comes to more or less than planned. */
+export interface Reason {
+  text: string;
+  sum: Minor;
+}
+
+/** The reasons for the difference, the weightiest first, each in words made of its figures. */
+export const reasonsOf = (differences: Difference[], currency: string, unit: LengthUnit): Reason[] => {
+  const money = (sum: Minor) => formatMoney(Math.abs(sum), currency);
+  return differences
+    .flatMap((one): Reason[] => {
+      const { name, kind, per, byPrice, byQuantity, forgotten, nowQuantity, plannedQuantity } = one;
+      const more = (sum: number) => (sum > 0 ? 'more' : 'less');
+      if (kind === 'trips') return [{ sum: byPrice, text: `${name} came to ${money(byPrice)} ${more(byPrice)} than planned` }];
+      if (kind === 'receipt') return [{ sum: byPrice, text: `Receipts came to ${money(byPrice)} ${more(byPrice)} than their lines` }];
+      const change = nowQuantity - plannedQuantity;
+      const amount = per === 'length' ? `${formatLength(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'} of` : `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} ×`;
+      const each = nowQuantity === 0 ? 0 : byPrice / nowQuantity;
+      const perUnit = per === 'length' ? each * (unit === 'in' ? TICKS_PER_FOOT : TICKS_PER_METRE) : each;
+      const rate = Math.abs(perUnit) >= 0.5 ? `${money(Math.round(perUnit))} ` : 'a little ';
+      return [
+        { sum: forgotten, text: `${capital(name)} was not in the plan` },
+        { sum: byQuantity, text: nowQuantity === 0 ? `No ${name} after all` : `${capital(amount)} ${name} than planned` },
+        { sum: byPrice, text: `${capital(name)} cost ${rate}${byPrice > 0 ? 'more' : 'less'} ${per === 'length' ? (unit === 'in' ? 'a foot' : 'a metre') : 'each'} than planned` },
+      ];
+    })
+    .filter(({ sum }) => sum !== 0)
+    .sort((a, b) => Math.abs(b.sum) - Math.abs(a.sum));
+}; // prettier-ignore
+
+/** What came of them by category: the sum of each side. */
+export const differencesByCategory = (differences: Difference[]): Pick<Difference, 'category' | 'planned' | 'now' | 'byPrice' | 'byQuantity' | 'forgotten'>[] => {
+  const sums = new Map<Category, ReturnType<typeof differencesByCategory>[number]>();
+  for (const { category, planned, now, byPrice, byQuantity, forgotten } of differences) {
+    const held = sums.get(category) ?? { category, planned: 0, now: 0, byPrice: 0, byQuantity: 0, forgotten: 0 };
+    sums.set(category, { category, planned: held.planned + planned, now: held.now + now, byPrice: held.byPrice + byPrice, byQuantity: held.byQuantity + byQuantity, forgotten: held.forgotten + forgotten });
+  }
+  return [...sums.values()].sort((a, b) => b.now - a.now);
+}; // prettier-ignore

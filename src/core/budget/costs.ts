@@ -1,0 +1,119 @@
+import type { Minor } from '../measure';
+import { keptMoney, tagName, type Charge, type Project } from '../project';
+
+/** One tool in what a project costs. */
+export interface ToolCost {
+  id: string;
+  name: string;
+  price: Minor;
+  charge: Charge;
+  /** What of its price counts all in. */
+  counted: Minor;
+  /** Where it stands in the ledger, and so is at the till; null: it is told beside it. */
+  at: { purchaseId: string; line: number } | null;
+}
+
+/** The three answers to "what did it cost?", for all that is built, and what the third is made of. */
+export interface Costs {
+  builds: number;
+  /** Shares of what is bought that are used up. */
+  inPiece: Minor;
+  /** Whole boards, boxes and cans, with tax, trips and shipping; tools bought, whole. */
+  atTill: Minor;
+  /** At the till, with each tool as it counts, travel, power, hours at their rate, and whatever else was told. */
+  allIn: Minor;
+  tools: ToolCost[];
+  travel: Minor;
+  power: Minor;
+  labour: Minor;
+  beside: Minor;
+}
+
+/** A tool that nothing is said of counts whole. */
+export const WHOLE: Charge = { way: 'whole', over: 1 };
+
+const countedOf = (price: Minor, { way, over }: Charge): Minor =>
+  way === 'out' ? 0 : way === 'spread' ? Math.round(price / Math.max(1, over)) : price;
+
+/** Tools of the ledger, and those told beside it. */
+export const toolCosts = ({ purchases, work }: Pick<Project, 'purchases' | 'work'>): ToolCost[] => [
+  ...purchases.flatMap(({ id, lines }) =>
+    lines.flatMap((line, index): ToolCost[] => {
+      const price = keptMoney(line);
+      const { charge = WHOLE } = line;
+      return line.category === 'tools' ? [{ id: `${id}:${index}`, name: tagName(line.item), price, charge, counted: countedOf(price, charge), at: { purchaseId: id, line: index } }] : [];
+    }),
+  ),
+  ...(work?.tools ?? []).map((tool): ToolCost => ({ ...tool, counted: countedOf(tool.price, tool.charge), at: null })),
+]; // prettier-ignore
+
+/** The three costs of a project from what it uses up and what it comes to at the till. */
+export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor; atTill: Minor }): Costs => {
+  const { work, builds } = project;
+  const tools = toolCosts(project);
+  const travel = Math.round((work?.travel?.distance ?? 0) * (work?.travel?.rate ?? 0));
+  const power = Math.round((work?.power?.kilowattHours ?? 0) * (work?.power?.rate ?? 0));
+  const labour = Math.round((work?.hours ?? 0) * (work?.rate ?? 0));
+  const beside = work?.beside ?? 0;
+  const inLedger = tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
+  const counted = tools.reduce((sum, tool) => sum + tool.counted, 0);
+  const allIn = atTill - inLedger + counted + travel + power + labour + beside;
+  return { builds, inPiece, atTill, allIn, tools, travel, power, labour, beside };
+};
+
+/** A share of a sum for one of those that are built. */
+export const eachOf = (sum: Minor, { builds }: { builds: number }): Minor => Math.round(sum / builds);
+
+/** Materials three times is a common asking price (common practice). */
+const TIMES_MATERIALS = 3;
+
+/** What one could be asked for, and what an offer for one brings. All for one; null: not told. */
+export interface Worth {
+  /** So that the margin is gain. */
+  byMargin: Minor | null;
+  byMaterials: Minor;
+  /** Below the cheapest that is sold ready made. */
+  byReadyMade: Minor | null;
+  offer: Offered | null;
+}
+
+export interface Offered {
+  price: Minor;
+  /** Offer less the till: below zero, money is paid to give it away. */
+  overTill: Minor;
+  overAllIn: Minor;
+  /** What an hour earns; null where hours are not told. */
+  anHour: Minor | null;
+  /** So many must be sold at it before tools are paid; null: never. */
+  breakEven: number | null;
+}
+
+/** What a thing is worth by its costs, by ready-made prices, and at an offer. */
+export const worthOf = (project: Project, costs: Costs): Worth => {
+  const { work, readyMade = [] } = project;
+  const cheapest = readyMade.length > 0 ? Math.min(...readyMade.map(({ price }) => price)) : null;
+  const tools = costs.tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
+  return {
+    byMargin: work?.margin === undefined ? null : Math.round(eachOf(costs.allIn, costs) / (1 - work.margin)),
+    byMaterials: eachOf(costs.atTill - tools, costs) * TIMES_MATERIALS,
+    byReadyMade: cheapest === null ? null : Math.round(cheapest * (1 - (work?.below ?? 0))),
+    offer: work?.offer === undefined || work.offer === null ? null : offered(work.offer, work.hours, costs),
+  };
+};
+
+const offered = (price: Minor, hours: number | null, costs: Costs): Offered => {
+  const till = eachOf(costs.atTill, costs);
+  const perHour = hours !== null && hours > 0 ? (hours / costs.builds) : null;
+  const withoutHours = eachOf(costs.allIn - costs.labour, costs);
+  // What is paid once, however many are made; all else is paid for each.
+  const once = costs.tools.filter(({ charge }) => charge.way !== 'out').reduce((sum, tool) => sum + tool.price, 0);
+  const counted = costs.tools.reduce((sum, tool) => sum + tool.counted, 0);
+  const gain = price - eachOf(costs.allIn - counted, costs);
+  return {
+    price,
+    overTill: price - till,
+    overAllIn: price - eachOf(costs.allIn, costs),
+    anHour: perHour === null ? null : Math.round((price - withoutHours) / perHour),
+    breakEven: gain > 0 ? Math.max(1, Math.ceil(once / gain)) : null,
+  };
+}; // prettier-ignore

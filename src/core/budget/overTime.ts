@@ -1,0 +1,46 @@
+import type { Minor } from '../measure';
+import { paidFor, type Entry } from './ledger';
+
+/** What was spent up to a day, and what will have been, by the forecast. */
+export interface DayMoney {
+  /** ISO date. */
+  date: string;
+  /** Null on days to come. */
+  spent: Minor | null;
+  /** From today on: what is still to be spent, spread evenly up to the last day. Null before. */
+  forecast: Minor | null;
+}
+
+const DAY = 24 * 3600 * 1000;
+const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY;
+const isoOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
+
+/** So many points are enough on a phone. */
+const MOST_POINTS = 40;
+/** Without a day by which it is to be done, what is to buy is drawn as bought within a fortnight. */
+const FORTNIGHT = 14;
+
+/** The money of a project day by day, from the first that was paid to the day when all is bought. Empty: nothing was paid. */
+export const spentOverTime = (
+  entries: Entry[],
+  forecast: Minor,
+  today: string,
+  until: string | null,
+): DayMoney[] => {
+  if (entries.length === 0) return [];
+  const paid = entries.reduce((sum, entry) => sum + paidFor(entry), 0);
+  const days = entries.map(({ date }) => dayOf(date));
+  const now = Math.max(dayOf(today), ...days);
+  const first = Math.min(...days);
+  const last = forecast === paid ? now : Math.max(now + 1, until === null ? now + FORTNIGHT : dayOf(until));
+  const step = Math.max(1, Math.ceil((last - first) / MOST_POINTS));
+  const drawn = [...new Set([...range(first, now, step), now, ...range(now, last, step), last])].sort((a, b) => a - b);
+  return drawn.map((day) => ({
+    date: isoOf(day),
+    spent: day > now ? null : entries.filter(({ date }) => dayOf(date) <= day).reduce((sum, entry) => sum + paidFor(entry), 0),
+    forecast: day < now ? null : last === now ? paid : Math.round(paid + ((forecast - paid) * (day - now)) / (last - now)),
+  }));
+}; // prettier-ignore
+
+const range = (from: number, to: number, step: number): number[] =>
+  Array.from({ length: Math.max(0, Math.floor((to - from) / step) + 1) }, (_, index) => from + index * step);

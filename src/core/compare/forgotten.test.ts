@@ -1,0 +1,60 @@
+import { firstPlan, planInput } from '../plan';
+import { emptyExtra, type Book, type Joint, type Project } from '../project';
+import { fromCsv } from '../testing';
+import { forgottenIn } from '.';
+
+const given = (material: string, exposure: 'indoors' | 'outdoors' | 'ground', how?: Joint['how'], parts = '') => {
+  const { project, book } = fromCsv({
+    parts: `part,qty,section,length,kind,item\nRail,2,2x4,40,,\nPost,2,2x4,30,,\n${parts}`,
+    prices: `store,section,length,material,price,kind,item\nYard,2x4,8',${material},4,,\nYard,,,,6,hardware,plain screw 3 in\nYard,,,,7,hardware,coated screw 3 in\nYard,,,,24,hardware,exterior stain 1 gallon\nYard,,,,3,hardware,sandpaper pack`,
+  });
+  const joints = (rail: string, post: string): Joint[] =>
+    how ? [{ id: 'j', name: 'Rail to post', how, first: rail, second: post, through: 'thickness', into: 'width', quantity: 4, each: 2, item: how === 'nail' ? 'plain screw 3 in' : 'coated screw 3 in' }] : [];
+  const groups = project.groups.map((group) => ({
+    ...group,
+    exposure,
+    options: group.options.map((option) => ({ ...option, joints: joints(option.parts[0]?.id ?? '', option.parts[1]?.id ?? '') })),
+  }));
+  return { project: { ...project, groups }, book };
+}; // prettier-ignore
+
+const idsOf = (project: Project, book: Book) =>
+  forgottenIn(project, book, firstPlan(planInput(project, book))).map(({ id }) => id.split(':')[0]);
+const of = (project: Project, book: Book, id: string) =>
+  forgottenIn(project, book, firstPlan(planInput(project, book))).find((one) => one.id.startsWith(id));
+
+test('bare pine outdoors wants a finish, with the can that a store sells; with one, or one that is owned, it does not', () => {
+  const { project, book } = given('stud', 'outdoors');
+  expect(of(project, book, 'finish')?.wants).toMatchObject({ isPriced: true, extra: { rule: 'finish', item: 'exterior stain 1 gallon' } }); // prettier-ignore
+  const owned = { ...project, extras: [{ ...emptyExtra('e'), name: 'Oil', rule: 'finish' as const, covers: '60 ft2', isOwned: true }] }; // prettier-ignore
+  expect(idsOf(owned, book)).not.toContain('finish');
+  expect(idsOf(owned, book)).toEqual(expect.arrayContaining(['sandpaper', 'brush']));
+  const cedar = given('cedar', 'outdoors');
+  expect(idsOf(cedar.project, cedar.book)).not.toContain('finish');
+});
+
+test('treated wood with plain screws: told, until they are coated', () => {
+  const plain = given('treated', 'ground', 'nail');
+  expect(of(plain.project, plain.book, 'steel')?.sentence).toMatch(/plain screw 3 in/);
+  const coated = given('treated', 'ground', 'through');
+  expect(idsOf(coated.project, coated.book)).not.toContain('steel');
+  expect(idsOf(coated.project, coated.book)).toEqual(expect.arrayContaining(['gloves', 'concrete', 'bit']));
+});
+
+test('glue for joints that are nailed and glued, a jig for pocket screws; tools that are owned are not asked for', () => {
+  const nailed = given('stud', 'indoors', 'nail');
+  expect(idsOf(nailed.project, nailed.book)).toContain('glue');
+  const pocket = given('stud', 'indoors', 'pocket');
+  expect(of(pocket.project, pocket.book, 'bit:pocket')?.wants?.isTool).toBe(true);
+  const tools = { a: { id: 'a', name: 'pocket-hole jig' }, b: { id: 'b', name: 'driver bits' } };
+  expect(idsOf(pocket.project, { ...pocket.book, tools })).not.toContain('bit');
+});
+
+test('what is dismissed is not asked for again', () => {
+  const { project, book } = given('stud', 'outdoors');
+  const [first] = forgottenIn(project, book, firstPlan(planInput(project, book)));
+  const after = { ...project, dismissed: [first?.id ?? ''] };
+  expect(forgottenIn(after, book, firstPlan(planInput(after, book))).map(({ id }) => id)).not.toContain(
+    first?.id,
+  );
+});

@@ -1,0 +1,58 @@
+import fc from 'fast-check';
+import { purchaseLine } from '../budget';
+import { fromCsv } from '../testing';
+import type { Project, Purchase } from '../project';
+import { againstProject, carriedOver, checkPlan, firstPlan, planInput } from '.';
+
+const given = fromCsv({
+  parts:
+    'part,qty,section,length,kind,item,width\nPost,7,2x4,40,,,\nRail,5,2x4,58 1/2,,,\nSlat,9,1x6,30,,,\nShelf,2,3/4in,24,sheet,,20\nScrew,130,,,hardware,screws,',
+  prices:
+    "store,section,length,material,price,kind,item,pack,width\nYard,2x4,8',stud,4,,,,\nYard,2x4,10',stud,5.4,,,,\nBarn,1x6,6',pine,3.1,,,,\nYard,3/4in,8',ply,41,sheet,,,4'\nBarn,,,,9,hardware,screws,100,",
+  settings: { tax: 0.07, spare: { stud: 0.1 } },
+  stores: { Yard: { trip: 420 }, Barn: { trip: 300 } },
+});
+
+/** `share` of each line of a plan bought as planned, where `chosen` says so. */
+const buying = (project: Project, chosen: boolean[], share: number): { project: Project; paid: number } => {
+  const plan = firstPlan(planInput(project, given.book));
+  const lines = plan.buys.flatMap((buy, index) => {
+    const item = Object.values(given.book.prices).find((price) => price.item.name === buy.item)?.item;
+    const quantity = Math.max(1, Math.floor(buy.qty * share));
+    if (!item || !chosen[index % chosen.length]) return [];
+    const paid = Math.round((buy.paid * quantity) / buy.qty);
+    return [{ buy, paid, line: purchaseLine(item, buy.pack, quantity, paid, { taxFree: false }, project.settings, 'USD') }]; // prettier-ignore
+  });
+  const purchases = lines.map(({ buy, line }): Purchase => ({ id: buy.offerKey, date: '2026-11-25', storeId: buy.storeId, store: buy.store, note: '', lines: [line] })); // prettier-ignore
+  return { project: { ...project, purchases }, paid: lines.reduce((sum, { paid }) => sum + paid, 0) };
+};
+
+test('whatever of a plan is bought, in whole lines or parts of them: the rest stays as it was, holds, and costs the rest', () => {
+  const input = planInput(given.project, given.book);
+  const plan = firstPlan(input);
+  fc.assert(
+    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }), fc.constantFrom(1, 0.5, 0.34), (chosen, share) => {
+      const { project, paid } = buying(given.project, chosen, share);
+      const rest = carriedOver({ plan, input }, planInput(project, given.book));
+      expect(rest && checkPlan(rest, againstProject(project, given.book))).toEqual([]);
+      const trips = [...new Set(project.purchases.map(({ store }) => store))].reduce((sum, store) => sum + (store === 'Yard' ? 420 : 300), 0);
+      // Rounding to cents once a store, and again for what is left of it.
+      expect(Math.abs((rest?.total ?? 0) + paid + trips - plan.total)).toBeLessThanOrEqual(8);
+      const left = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
+      for (const { offerKey, qty } of plan.buys) {
+        const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
+        expect(left.get(offerKey) ?? 0).toBe(qty - bought);
+      }
+    }),
+  );
+}); // prettier-ignore
+
+test('it does not hold for other parts, nor where something is not sold any more', () => {
+  const input = planInput(given.project, given.book);
+  const planned = { plan: firstPlan(input), input };
+  const more = { ...given.project, builds: 2 };
+  expect(carriedOver(planned, planInput(more, given.book))).toBeNull();
+  const screws = Object.values(given.book.prices).find(({ item }) => item.name === 'screws');
+  const prices = Object.fromEntries(Object.entries(given.book.prices).filter(([id]) => id !== screws?.id));
+  expect(carriedOver(planned, planInput({ ...given.project }, { ...given.book, prices }))).toBeNull();
+});

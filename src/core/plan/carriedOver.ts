@@ -1,0 +1,88 @@
+import { nameKey } from '../wood';
+import { paidAt } from './assemble';
+import type { Owned, PlanInput } from './input';
+import type { Buy, Layout, Plan } from './types';
+
+/** A plan with what it followed from. */
+export interface Planned {
+  plan: Plan;
+  input: Pick<PlanInput, 'parts' | 'settings' | 'unit' | 'currency' | 'owned'>;
+}
+
+/**
+ * What is left of a plan after some of it was bought: the same boards cut the same way, those that are there now from what
+ * is owned, at the prices of today. Null where it does not hold any more: other parts or settings, something that is no
+ * longer sold, or of which less is there than before. So that a list does not change by itself while it is ticked.
+ */
+export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput): Plan | null => {
+  const isSame = (side: 'parts' | 'settings' | 'unit' | 'currency') =>
+    before[side] === input[side] || JSON.stringify(before[side]) === JSON.stringify(input[side]);
+  if (plan.status === 'infeasible' || input.problems.length > 0) return null;
+  if (!isSame('parts') || !isSame('settings') || !isSame('unit') || !isSame('currency')) return null;
+  const come = arrivals(before.owned, input.owned);
+  if (!come) return null;
+  const taken = new Map<string, number>();
+  const purchases = [];
+  for (const buy of plan.buys) {
+    const pile = come.get(keyOf({ ...buy, name: buy.item }));
+    const packs = Math.min(buy.qty, Math.floor((pile?.count ?? 0) / buy.pack));
+    if (pile) pile.count -= packs * buy.pack;
+    taken.set(sourceKey(buy), packs * buy.pack + (taken.get(sourceKey(buy)) ?? 0));
+    if (packs === buy.qty) continue;
+    const offer = input.offers.find(({ key }) => key === buy.offerKey);
+    const quantity = buy.qty - packs;
+    const isSold = offer && offer.tiers.some(({ minQty }) => minQty <= quantity) && quantity <= (offer.available ?? Infinity); // prettier-ignore
+    if (!isSold) return null;
+    purchases.push({ offer, quantity });
+  }
+  return paidAt(input, purchases, plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, come)), plan.short);
+}; // prettier-ignore
+
+interface Arrival {
+  name: string;
+  value: number;
+  count: number;
+}
+
+/** What is owned now and was not before, by thing; null where something is gone. */
+const arrivals = (before: Owned[], now: Owned[]): Map<string, Arrival> | null => {
+  const come = new Map<string, Arrival>();
+  for (const { count, name, value, ...pile } of now) {
+    const key = keyOf({ ...pile, name });
+    come.set(key, { name, value, count: count + (come.get(key)?.count ?? 0) });
+  }
+  for (const pile of before) {
+    const held = come.get(keyOf(pile));
+    if (pile.count > (held?.count ?? 0)) return null;
+    if (held) held.count -= pile.count;
+  }
+  return come;
+};
+
+const keyOf = ({ kind, name, section, length, width, material }: Pick<Owned, 'kind' | 'name' | 'section' | 'length' | 'width' | 'material'>): string =>
+  kind === 'hardware' ? nameKey(name) : [kind, nameKey(section), nameKey(material), length, kind === 'sheet' ? width : ''].join(':'); // prettier-ignore
+
+const sourceKey = ({ storeId, item, length }: Pick<Buy, 'storeId' | 'item' | 'length'>): string =>
+  [storeId, nameKey(item), length].join(':');
+
+/** A layout from a store, as much of it as is there now from what is owned. */
+const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<string, Arrival>): Layout[] => {
+  if ('owned' in layout.source) return [layout];
+  const key = sourceKey({ ...layout.source, length: layout.length });
+  const there = Math.min(layout.count, taken.get(key) ?? 0);
+  taken.set(key, (taken.get(key) ?? 0) - there);
+  const pile = come.get(keyOf({ ...layout, name: layout.source.item }));
+  const owned: Layout = {
+    ...layout,
+    count: there,
+    source: { owned: pile?.name ?? layout.source.item },
+    value: pile?.value ?? layout.value,
+    storeCuts: [],
+  };
+  return [owned, { ...layout, count: layout.count - there }].filter(({ count }) => count > 0);
+};
+
+/** Whether two plans come to the same, spares and all: then the one that is on screen stays there. */
+export const isAsGood = (a: Plan, b: Plan): boolean => a.total === b.total && spareCost(a) === spareCost(b);
+
+const spareCost = ({ buys }: Plan): number => buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0); // prettier-ignore

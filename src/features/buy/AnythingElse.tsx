@@ -1,0 +1,83 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { categoryOf } from '@/core/budget';
+import { capital } from '@/core/capital';
+import { parseCount, parseMoney, symbol } from '@/core/measure';
+import { currentOffers } from '@/core/prices';
+import { CATEGORIES, emptyExtra, type Category } from '@/core/project';
+import { nameKey } from '@/core/wood';
+import { newId, notify, type OpenProject } from '@/data';
+import { Button, Choice, Counter, Detail, TextField, Words } from '@/ui';
+
+/** Something to buy beyond the wood: glue, sandpaper, a hired drill; from the price book by its name, or at a typed price. */
+export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: () => void }) => {
+  const { project, book, run, undo } = open;
+  const { currency } = project;
+  const [name, setName] = useState('');
+  const [quantity, setQuantity] = useState('1');
+  const [price, setPrice] = useState('');
+  const [chosen, setChosen] = useState<Category | null>(null);
+  const [isTried, setTried] = useState(false);
+  const item = name.trim();
+  const count = parseCount(quantity);
+  const typed = price.trim() === '' ? null : parseMoney(price, currency);
+  const offers = currentOffers(book).filter(
+    ({ item: sold, storeId }) => sold.kind === 'hardware' && book.stores[storeId]?.currency === currency,
+  );
+  const sold = offers.find((offer) => nameKey(offer.name) === nameKey(item));
+  const words = nameKey(item).split(' ').filter(Boolean);
+  const alike =
+    words.length === 0 || sold
+      ? []
+      : [...new Set(offers.map((offer) => offer.name))].filter((known) =>
+          words.every((word) => nameKey(known).includes(word)),
+        );
+  const category = chosen ?? categoryOf({ kind: 'hardware', name: item });
+  const add = (isOwned: boolean) => {
+    setTried(true);
+    const isPriced = isOwned || sold !== undefined || typed?.ok === true;
+    if (item === '' || !count.ok || (typed && !typed.ok) || !isPriced) return;
+    const extra = {
+      ...emptyExtra(newId()),
+      name: item,
+      amount: String(count.value),
+      category,
+      ...(isOwned ? { isOwned } : typed?.ok ? { price: typed.value } : { item: sold?.name ?? item }),
+    };
+    run({ type: 'addExtra', extra });
+    notify({ text: `${item} is in the project.`, action: { label: 'Undo', run: undo } });
+    onClose();
+  };
+  const priceFault = typed && !typed.ok ? (typed.problems[0]?.sentence ?? null) : isTried && !typed && !sold && item !== '' ? 'No store of the price book has it by that name; write what one costs.' : null;
+  return (
+    <Detail
+      title="Something else to buy"
+      onClose={onClose}
+      foot={
+        <>
+          <Button onPress={() => add(true)}>It is there already</Button>
+          <Button mode="contained" onPress={() => add(false)}>
+            Add it
+          </Button>
+        </>
+      }
+    >
+      <TextField label="What it is" value={name} onChange={setName} autoFocus onSubmitEditing={() => add(false)} error={isTried && item === '' ? 'Say what it is, such as wood glue or drill hire.' : null} help="Such as wood glue, sandpaper, a blade, concrete, drill hire." />
+      {alike.length > 0 ? (
+        <View style={styles.alike} role="group" aria-label="In the price book">
+          {alike.slice(0, 6).map((known) => (
+            <Button key={known} mode="outlined" compact accessibilityLabel={`Take ${known}`} onPress={() => setName(known)}>
+              {known}
+            </Button>
+          ))}
+        </View>
+      ) : null}
+      <Counter label="How many" value={quantity} onChange={setQuantity} error={count.ok ? null : (count.problems[0]?.sentence ?? null)} />
+      {sold && !typed ? <Words tone="soft">The price book has it: it is bought where that is cheapest.</Words> : null}
+      <TextField label={`One costs, with tax, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={() => add(false)} error={priceFault} help={sold ? 'Blank: as the price book says.' : null} />
+      <Choice label="Its money goes into" value={category} options={CATEGORIES.map((value) => ({ value, label: capital(value) }))} onChange={setChosen} />
+    </Detail>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({ alike: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 } });

@@ -1,0 +1,178 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import { useRouter } from 'expo-router';
+import { cartLine, cartOf, replanWords, runLines, type RunLine, type Surprise } from '@/core/budget';
+import { formatMoney } from '@/core/measure';
+import { shownPlan } from '@/core/plan';
+import { tagName, wholeLines, type Purchase } from '@/core/project';
+import { isLike, keepDraft, notify, useDraft, useProject, type OpenProject } from '@/data';
+import { usePlanAndMoney } from '@/planning';
+import { Band, Button, Columns, IconAction, PurchaseForm, useAwake, useInk, useIsWide, Words } from '@/ui';
+import { putInCart, takeOut, type Run } from './cart';
+import { CartList } from './CartList';
+import { ElseForm } from './ElseForm';
+import { Paid } from './Paid';
+import { RunRow } from './RunRow';
+import { TakeForm } from './TakeForm';
+import { TillForm } from './TillForm';
+
+const isSurprise = isLike<Surprise>({ cause: '', item: '', before: [], total: 0 });
+
+/** Shopping at one store, list in hand: what is ticked goes in the cart, and what is otherwise plans the rest anew. */
+export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
+  const open = useProject(id);
+  const kept = useDraft(`run-${id}`, isSurprise);
+  if (!open || kept === undefined) return <ActivityIndicator style={styles.wait} aria-label="Opening the list" />;
+  const store = open.book.stores[storeId];
+  if (!store)
+    return (
+      <View style={styles.pad}>
+        <Words>This store is not in the price book any more. Choose one under Buy.</Words>
+      </View>
+    );
+  return <Shopping open={open} storeId={storeId} kept={kept} />;
+}; // prettier-ignore
+
+type Shown =
+  | { kind: 'take'; line: RunLine }
+  | { kind: 'else'; line: RunLine | null }
+  | { kind: 'line'; index: number }
+  | { kind: 'till' }
+  | null;
+
+const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string; kept: Surprise | null }) => {
+  const { project, book, undo } = open;
+  const { plan, money, isStale, doing } = usePlanAndMoney(project, book);
+  const router = useRouter();
+  const isWide = useIsWide();
+  const isAwake = useAwake();
+  const ink = useInk();
+  const [surprise, setSurprise] = useState(kept);
+  const [shown, setShown] = useState<Shown>(null);
+  const [paid, setPaid] = useState<Purchase | null>(null);
+  const store = book.stores[storeId];
+  if (!store) return null;
+  const run: Run = { open, store, plan, money };
+  const cart = cartOf(project, storeId);
+  const lines = runLines(project, book, plan, storeId);
+  const said = (sum: number) => formatMoney(sum, project.currency);
+  const inCart = cart ? wholeLines(cart) : 0;
+  const surprised = (next: Surprise | null) => {
+    setSurprise(next);
+    keepDraft(`run-${project.id}`, next);
+  };
+  const close = () => setShown(null);
+  // As it is now: the plan may have become better since it was opened.
+  const lineOf = (opened: RunLine) => lines.find(({ key }) => key === opened.key) ?? opened;
+  const tick = (line: RunLine) => {
+    surprised(null);
+    putInCart(run, [cartLine(line, line.quantity, line.paid, store, project)]);
+  };
+  const untick = (index: number) => {
+    const line = cart?.lines[index];
+    surprised(null);
+    takeOut(run, index);
+    close();
+    notify({ text: `${line ? tagName(line.item) : 'It'} is out of the cart.`, action: { label: 'Undo', run: undo } });
+  };
+  const told = surprise && plan && !isStale ? replanWords(surprise, plan, money.total, storeId) : null;
+  const leave = () => router.navigate(`/project/${project.id}/buy`);
+  const others = (shownPlan(plan)?.stores ?? []).filter((one) => one.storeId !== storeId);
+  const detail =
+    shown?.kind === 'take' ? (
+      <TakeForm key={shown.line.key} run={run} line={lineOf(shown.line)} onSurprise={surprised} onElse={() => setShown({ kind: 'else', line: shown.line })} onClose={close} />
+    ) : shown?.kind === 'else' ? (
+      <ElseForm key={`else-${shown.line?.key ?? ''}`} run={run} instead={shown.line} onSurprise={surprised} onClose={close} />
+    ) : shown?.kind === 'line' && cart?.lines[shown.index] ? (
+      <PurchaseForm
+        key={`line-${shown.index}`}
+        project={project}
+        stores={[store]}
+        at={{ purchase: cart, line: shown.index, isNew: false }}
+        isPlanned
+        onSave={(purchase) => open.run({ type: 'recordPurchase', purchase })}
+        onRemove={{ label: 'Out of the cart', run: () => untick(shown.index) }}
+        onClose={close}
+      />
+    ) : shown?.kind === 'till' && cart ? (
+      <TillForm
+        run={run}
+        cart={cart}
+        onClose={close}
+        onPaid={(purchase) => {
+          surprised(null);
+          setPaid(purchase);
+          close();
+        }}
+      />
+    ) : null;
+  return (
+    <View style={styles.place}>
+      <Columns detail={detail}>
+        <View style={styles.head}>
+          <IconAction icon="back" label="Back to Buy" onPress={leave} />
+          <View style={styles.grow}>
+            <Words size="title">{store.name}</Words>
+            <Words size="small" tone="soft">
+              {[lines.length === 0 ? 'nothing more to take' : `${lines.length} to take`, doing === null ? '' : 'still looking for a cheaper way', isAwake ? 'the screen stays on' : ''].filter(Boolean).join(' · ')}
+            </Words>
+          </View>
+        </View>
+        {surprise ? (
+          <View role="status" aria-busy={told === null || doing !== null} style={[styles.told, { backgroundColor: ink.pale, borderColor: told?.isWorse ? ink.red : ink.spruce }]}>
+            <Words style={styles.grow}>{told ? told.text : `${surprise.cause}: planning the rest anew`}</Words>
+            <IconAction icon="check" label="Seen: put this note away" onPress={() => surprised(null)} />
+          </View>
+        ) : null}
+        {paid && !cart ? <Paid paid={paid} others={others} said={said} onNext={(next) => router.navigate(`/project/${project.id}/run?store=${next}`)} onEnd={leave} /> : null}
+        {lines.map((line, index) => {
+          const isFirst = line.category !== lines[index - 1]?.category;
+          return (
+            <View key={line.key}>
+              {isFirst ? <Band title={AISLES[line.category]} /> : null}
+              <RunRow line={line} project={project} book={book} onTick={() => tick(line)} onOpen={() => setShown({ kind: 'take', line })} />
+            </View>
+          );
+        })}
+        {plan && lines.length === 0 && !cart && !paid ? <Words style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Words> : null}
+        <View style={styles.another}>
+          <Button mode="outlined" icon="add" onPress={() => setShown({ kind: 'else', line: null })}>
+            Something that is not on the list
+          </Button>
+        </View>
+        {cart ? <CartList cart={cart} said={said} onOut={untick} onOpen={(index) => setShown({ kind: 'line', index })} /> : null}
+      </Columns>
+      {cart ? (
+        <View style={[styles.till, { backgroundColor: ink.paper, borderColor: ink.ink }]}>
+          <Button mode="contained" onPress={() => setShown({ kind: 'till' })} style={styles.grow}>
+            {`To the till: ${said(inCart)}`}
+          </Button>
+        </View>
+      ) : null}
+      {isWide ? null : detail}
+    </View>
+  );
+}; // prettier-ignore
+
+const AISLES: Record<RunLine['category'], string> = {
+  wood: 'Boards',
+  sheets: 'Sheets',
+  hardware: 'Hardware',
+  finish: 'Finish',
+  consumables: 'Used up in building',
+  tools: 'Tools',
+  trips: 'Trips',
+  other: 'Other',
+};
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 80 },
+  place: { flex: 1 },
+  head: { flexDirection: 'row', alignItems: 'center', minHeight: 56, paddingRight: 12 },
+  grow: { flex: 1 },
+  told: { flexDirection: 'row', alignItems: 'center', gap: 8, marginHorizontal: 12, marginBottom: 8, paddingLeft: 12, paddingVertical: 4, borderLeftWidth: 4 },
+  another: { padding: 16, alignItems: 'flex-start' },
+  pad: { padding: 16 },
+  till: { flexDirection: 'row', padding: 10, borderTopWidth: 1 },
+}); // prettier-ignore

@@ -1,0 +1,79 @@
+import { projectMoney, cartOf } from '@/core/budget';
+import { firstPlan, planInput } from '@/core/plan';
+import { apply, applyToBook, type Book, type BookCommand, type Command, type Project } from '@/core/project';
+import { fromCsv } from '@/core/testing';
+import { letServe, noteSeen, putInCart, takeOut, type Run } from './cart';
+
+let mockIds = 0;
+jest.mock('@/data', () => ({
+  newId: () => `made${++mockIds}`,
+  today: () => '2026-11-25',
+  notify: () => undefined,
+}));
+
+/** A run through the one store of a case, whose commands change what is held. */
+const onRun = () => {
+  const given = fromCsv({
+    parts: 'part,qty,section,length,material\nPost,2,2x4,40,stud\nRail,2,2x4,30,stud|fir\nSlat,2,1x4,30,pine',
+    prices: "store,section,length,material,price\nYard,2x4,8',stud,4\nYard,2x4,8',fir,6\nYard,1x4,6',pine,3",
+  });
+  const held: { project: Project; book: Book } = { ...given };
+  const run = (): Run => {
+    const plan = firstPlan(planInput(held.project, held.book));
+    const store = Object.values(held.book.stores)[0];
+    if (!store) throw new Error('no store');
+    const open = {
+      ...held,
+      run: (command: Command) => {
+        held.project = apply(held.project, command, 0)?.document ?? held.project;
+      },
+      runOnBook: (command: BookCommand) => {
+        held.book = applyToBook(held.book, command, 0)?.document ?? held.book;
+      },
+      undoLabel: null,
+      redoLabel: null,
+      undo: () => undefined,
+      redo: () => undefined,
+    };
+    return { open, store, plan, money: projectMoney(held.project, held.book, plan) };
+  };
+  return { held, run };
+};
+
+const line = (name: string) => ({
+  item: { kind: 'hardware' as const, name, section: '', length: null, width: null, material: '' },
+  pack: 1, quantity: 1, price: 500, tax: 0, category: 'hardware' as const,
+}); // prettier-ignore
+
+test('things put in the cart are one purchase, open until it is paid; the first keeps the plan as it stood', () => {
+  const { held, run } = onRun();
+  putInCart(run(), [line('hook')]);
+  putInCart(run(), [line('glue')]);
+  expect(held.project.purchases).toHaveLength(1);
+  expect(held.project.purchases[0]).toMatchObject({ isOpen: true, lines: [{ item: { name: 'hook' } }, { item: { name: 'glue' } }] }); // prettier-ignore
+  const { baseline } = held.project;
+  expect(baseline?.lines.reduce((sum, { paid }) => sum + paid, 0)).toBe(run().plan?.total);
+  takeOut(run(), 0);
+  takeOut(run(), 0);
+  expect(cartOf(held.project, run().store.id)).toBeNull();
+  expect(held.project.baseline).toEqual(baseline);
+});
+
+test('what is not there is out of stock in the price book, and another price is seen today', () => {
+  const { held, run } = onRun();
+  const buy = run().plan?.buys.find(({ material }) => material === 'stud');
+  noteSeen(run(), buy?.offerKey ?? '', { price: 4_500_000, available: null });
+  expect(run().plan?.buys.find(({ offerKey }) => offerKey === buy?.offerKey)?.unitPrice).toBe(4_500_000);
+  noteSeen(run(), buy?.offerKey ?? '', { available: 0 });
+  expect(run().plan?.buys.some(({ offerKey }) => offerKey === buy?.offerKey)).toBe(false);
+  // What was seen before stays in its history.
+  expect(Object.values(held.book.prices).filter(({ item }) => item.material === 'stud')).toHaveLength(3);
+});
+
+test('other wood in its place is allowed for the parts that asked for it, and for no others', () => {
+  const { held, run } = onRun();
+  const changes = letServe(run(), 'stud', 'larch');
+  const names = changes.map((change) => 'partId' in change && held.project.groups[0]?.options[0]?.parts.find(({ id }) => id === change.partId)?.name); // prettier-ignore
+  expect(names).toEqual(['Post', 'Rail']);
+  expect(letServe(run(), 'stud', 'fir')).toHaveLength(1);
+});

@@ -1,0 +1,127 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { withLine, type Costs, type ToolCost } from '@/core/budget';
+import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/measure';
+import type { Charge, Work } from '@/core/project';
+import { newId, notify, type OpenProject } from '@/data';
+import { Band, Button, IconAction, orBlank, orNone, ReadField, Row, TextField, Words } from '@/ui';
+import { ChargeFields, USUAL } from './ChargeFields';
+
+interface Props {
+  open: OpenProject;
+  costs: Costs;
+  work: Work;
+  onChange: (fields: Partial<Work>) => void;
+}
+
+/** Tools that were bought for it, each counted whole, by its share of the projects it will serve, or not at all. */
+export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
+  const { project, run, undo } = open;
+  const { currency } = project;
+  const own = work.tools ?? [];
+  const charge = ({ id, at }: ToolCost, next: Charge) => {
+    if (!at) return onChange({ tools: own.map((tool) => (tool.id === id ? { ...tool, charge: next } : tool)) });
+    const purchase = project.purchases.find((one) => one.id === at.purchaseId);
+    const line = purchase?.lines[at.line];
+    if (purchase && line) run({ type: 'recordPurchase', purchase: withLine(purchase, at.line, { ...line, charge: next }) });
+  };
+  const remove = (tool: ToolCost) => {
+    onChange({ tools: own.filter(({ id }) => id !== tool.id) });
+    notify({ text: `${tool.name} is not counted any more.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <View role="region" aria-label="Tools">
+      <Band title="Tools" note={costs.tools.length === 0 ? 'none counted' : 'as they count all in'} />
+      {costs.tools.map((tool) => (
+        <Row key={tool.id} style={styles.row}>
+          <View style={styles.line}>
+            <View style={styles.grow}>
+              <Words>{tool.name}</Words>
+              <Words size="small" tone="soft">{`${formatMoney(tool.price, currency)}${tool.at ? ', in the ledger' : ''}: counts ${formatMoney(tool.counted, currency)}`}</Words>
+            </View>
+            {tool.at ? null : <IconAction icon="delete" label={`Do not count ${tool.name}`} onPress={() => remove(tool)} />}
+          </View>
+          <ChargeFields name={tool.name} charge={tool.charge} onChange={(next) => charge(tool, next)} />
+        </Row>
+      ))}
+      <AddTool currency={currency} onAdd={(name, price) => onChange({ tools: [...own, { id: newId(), name, price, charge: { way: 'spread', over: USUAL } }] })} />
+    </View>
+  );
+}; // prettier-ignore
+
+const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, price: number) => void }) => {
+  const [name, setName] = useState('');
+  const [price, setPrice] = useState('');
+  const [isTried, setTried] = useState(false);
+  const read = parseMoney(price, currency);
+  const add = () => {
+    setTried(true);
+    if (!read.ok || name.trim() === '') return;
+    onAdd(name.trim(), read.value);
+    setName('');
+    setPrice('');
+    setTried(false);
+  };
+  return (
+    <View style={styles.fields}>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <TextField label="Another tool" value={name} onChange={setName} onSubmitEditing={add} error={isTried && name.trim() === '' ? 'Say which tool.' : null} />
+        </View>
+        <View style={styles.grow}>
+          <TextField label={`Its price, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={add} error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null} />
+        </View>
+      </View>
+      <Button mode="outlined" icon="add" onPress={add}>
+        Count a tool that is owned already
+      </Button>
+    </View>
+  );
+}; // prettier-ignore
+
+/** The way there and back by distance, and electricity, each at what one costs. */
+export const TravelAndPower = ({
+  work,
+  currency,
+  unit,
+  onChange,
+}: {
+  work: Work;
+  currency: string;
+  unit: LengthUnit;
+  onChange: (fields: Partial<Work>) => void;
+}) => {
+  const sign = symbol(currency).trim();
+  const travel = work.travel ?? { distance: 0, unit: unit === 'in' ? ('mi' as const) : ('km' as const), rate: 0 };
+  const power = work.power ?? { kilowattHours: 0, rate: 0 };
+  const money = orNone((text) => parseMoney(text, currency));
+  const far = travel.unit === 'mi' ? 'Miles' : 'Kilometres';
+  return (
+    <>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <ReadField label={`${far} driven`} inputMode="decimal" text={orBlank(work.travel?.distance || null)} read={orNone(parseDecimal)} onRead={(distance) => onChange({ travel: { ...travel, distance: distance ?? 0 } })} />
+        </View>
+        <View style={styles.grow}>
+          <ReadField label={`${travel.unit === 'mi' ? 'A mile' : 'A km'} costs, ${sign}`} inputMode="decimal" text={orBlank(work.travel?.rate || null, currency)} read={money} onRead={(rate) => onChange({ travel: { ...travel, rate: rate ?? 0 } })} />
+        </View>
+      </View>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <ReadField label="Electricity, kWh" inputMode="decimal" text={orBlank(work.power?.kilowattHours || null)} read={orNone(parseDecimal)} onRead={(kilowattHours) => onChange({ power: { ...power, kilowattHours: kilowattHours ?? 0 } })} />
+        </View>
+        <View style={styles.grow}>
+          <ReadField label={`A kWh costs, ${sign}`} inputMode="decimal" text={orBlank(work.power?.rate || null, currency)} read={money} onRead={(rate) => onChange({ power: { ...power, rate: rate ?? 0 } })} />
+        </View>
+      </View>
+    </>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  row: { paddingHorizontal: 16, paddingVertical: 10, gap: 6 },
+  line: { flexDirection: 'row', gap: 12, alignItems: 'center' },
+  fields: { padding: 16, gap: 12 },
+  pair: { flexDirection: 'row', gap: 12 },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,74 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { costsOf, eachOf, inThePieceOfAll, type Costs, type ProjectMoney } from '@/core/budget';
+import { formatMoney } from '@/core/measure';
+import { shownPlan, type Plan } from '@/core/plan';
+import type { Work } from '@/core/project';
+import type { OpenProject } from '@/data';
+import { Band, Button, SumRow, WorkFields } from '@/ui';
+import { ToolCosts, TravelAndPower } from './CostFields';
+import { WorthView } from './WorthView';
+
+export const NO_WORK: Work = { hours: null, rate: null, beside: null };
+
+/** The three answers to what it cost, what the third is made of, and what such a thing is worth. */
+export const CostsView = ({ open, plan, money }: { open: OpenProject; plan: Plan | null; money: ProjectMoney }) => {
+  const { project, book, run } = open;
+  const { currency, builds, work = NO_WORK } = project;
+  const router = useRouter();
+  const shown = shownPlan(plan);
+  const inPiece = useMemo(
+    () => (shown ? inThePieceOfAll(project, shown, book.materials) : 0),
+    [project, shown, book],
+  );
+  const costs = costsOf(project, { inPiece, atTill: money.total });
+  const shownSum = (sum: number) => ({
+    sum: formatMoney(eachOf(sum, costs), currency),
+    ...(builds > 1 ? { inAll: `${formatMoney(sum, currency)} in all` } : {}),
+  });
+  const change = (fields: Partial<Work>) => run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  return (
+    <>
+      <View role="region" aria-label="What it costs">
+        <Band title="What it costs" note={builds > 1 ? `each of ${builds}` : ''} />
+        <SumRow label="In the piece" about="what it uses up of boards, boxes and cans" {...shownSum(inPiece)} />
+        <SumRow label="At the till" about="whole boards, boxes and cans, tools, tax and trips" {...shownSum(costs.atTill)} />
+        <SumRow label="All in" about={madeOf(costs, currency)} {...shownSum(costs.allIn)} />
+      </View>
+      <ToolCosts open={open} costs={costs} work={work} onChange={change} />
+      <Band title="Hours, travel, power" note="for all in" />
+      <View style={styles.fields}>
+        <WorkFields work={work} builds={builds} currency={currency} onChange={change} />
+        <TravelAndPower work={work} currency={currency} unit={project.unit} onChange={change} />
+      </View>
+      <WorthView open={open} costs={costs} work={work} onChange={change} />
+      <View style={styles.report}>
+        <Button mode="outlined" onPress={() => router.navigate(`/project/${project.id}/report`)}>
+          One page to print or keep
+        </Button>
+      </View>
+    </>
+  );
+}; // prettier-ignore
+
+/** What all in adds to the till, in words. */
+const madeOf = ({ tools, travel, power, labour, beside }: Costs, currency: string): string => {
+  const money = (sum: number) => formatMoney(sum, currency);
+  const change = tools.reduce((sum, tool) => sum + tool.counted - (tool.at ? tool.price : 0), 0);
+  const parts = [
+    change !== 0 ? `tools ${change > 0 ? '+' : '−'}${money(Math.abs(change))}` : '',
+    travel > 0 ? `travel ${money(travel)}` : '',
+    power > 0 ? `power ${money(power)}` : '',
+    labour > 0 ? `hours ${money(labour)}` : '',
+    beside > 0 ? `beside ${money(beside)}` : '',
+  ].filter(Boolean);
+  return parts.length === 0
+    ? 'nothing beside the till is told yet: tools, travel, power, hours'
+    : `the till and ${parts.join(', ')}`;
+};
+
+const styles = StyleSheet.create({
+  fields: { padding: 16, gap: 12 },
+  report: { padding: 16, alignItems: 'flex-start' },
+});

@@ -1,0 +1,67 @@
+import { StyleSheet, View } from 'react-native';
+import { receiptWords } from '@/core/budget';
+import { formatMoney, parseMoney, symbol } from '@/core/measure';
+import { receiptGap, wholeLines, type Purchase, type Receipt } from '@/core/project';
+import type { OpenProject } from '@/data';
+import { orBlank, orNone, ReadField, Words } from '@/ui';
+
+/** What the receipt of a purchase says, held against its lines: total and tax, and the difference in words. */
+export const ReceiptFields = ({
+  open: { project, run },
+  purchase,
+}: {
+  open: OpenProject;
+  purchase: Purchase;
+}) => {
+  const { currency } = project;
+  const { receipt, lines } = purchase;
+  const money = orNone((text) => parseMoney(text, currency));
+  const change = (next: Receipt | undefined) => {
+    const { receipt: _, ...rest } = purchase;
+    run({ type: 'recordPurchase', purchase: next ? { ...rest, receipt: next } : rest });
+  };
+  const sum = wholeLines(purchase);
+  const words = receipt ? receiptWords(receiptGap(purchase), lines.length, currency) : '';
+  const sign = symbol(currency).trim();
+  return (
+    <View role="group" aria-label="The receipt" style={styles.fields}>
+      <Words size="strong">The receipt</Words>
+      <Words size="small" tone="soft">
+        {`${lines.length === 1 ? 'One line' : `${lines.length} lines`}, ${formatMoney(sum, currency)} in all.`}
+      </Words>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <ReadField
+            label={`Total on it, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(receipt?.total, currency)}
+            read={money}
+            onRead={(total) => change(total === null ? undefined : { total, tax: receipt?.tax ?? null })}
+          />
+        </View>
+        <View style={styles.grow}>
+          <ReadField
+            label={`Tax on it, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(receipt?.tax, currency)}
+            read={money}
+            onRead={(tax) => {
+              if (receipt || tax !== null) change({ total: receipt?.total ?? sum, tax });
+            }}
+          />
+        </View>
+      </View>
+      {receipt ? (
+        <Words size="small" role="status" tone={words === '' ? 'good' : 'ink'}>
+          {words === '' ? 'The receipt agrees with the lines to the cent.' : words}
+        </Words>
+      ) : null}
+    </View>
+  );
+};
+
+const styles = StyleSheet.create({
+  fields: { gap: 8, marginTop: 6 },
+  pair: { flexDirection: 'row', gap: 12 },
+  grow: { flex: 1 },
+});

@@ -1,0 +1,47 @@
+import { StyleSheet, View } from 'react-native';
+import { useInk } from './theme';
+import { Words } from './Words';
+
+/** The figures behind a chart: a table that is read row by row, its first column words and the others sums. */
+export const FigureTable = ({
+  about,
+  columns,
+  rows,
+}: {
+  about: string;
+  columns: string[];
+  rows: { key: string; cells: string[]; isSum?: boolean }[];
+}) => {
+  const ink = useInk();
+  return (
+    <View role="table" aria-label={about} style={[styles.table, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
+      <View role="row" style={[styles.row, { borderColor: ink.hairline }]}>
+        {columns.map((column, index) => (
+          <View key={column} role="columnheader" style={index === 0 ? styles.first : styles.cell}>
+            <Words size="small" tone="soft" align={index === 0 ? 'left' : 'right'}>
+              {column}
+            </Words>
+          </View>
+        ))}
+      </View>
+      {rows.map(({ key, cells, isSum }) => (
+        <View key={key} role="row" style={[styles.row, { borderColor: ink.hairline }]}>
+          {cells.map((cell, index) => (
+            <View key={index} role={index === 0 ? 'rowheader' : 'cell'} style={index === 0 ? styles.first : styles.cell}>
+              <Words size={isSum ? 'strong' : 'small'} align={index === 0 ? 'left' : 'right'}>
+                {cell}
+              </Words>
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}; // prettier-ignore
+
+const styles = StyleSheet.create({
+  table: { borderTopWidth: 1, marginBottom: 14, maxWidth: 780 },
+  row: { flexDirection: 'row', gap: 8, paddingHorizontal: 16, paddingVertical: 7, borderBottomWidth: 1 },
+  first: { flex: 1.4 },
+  cell: { flex: 1 },
+});

@@ -1,0 +1,95 @@
+import { StyleSheet, View } from 'react-native';
+import { LineChart } from 'react-native-gifted-charts';
+import type { DayMoney } from '@/core/budget';
+import { decimals, formatDay, formatMoney, formatWhole, type Minor } from '@/core/measure';
+import { useInk } from '../theme';
+import { Words } from '../Words';
+import { LABEL_WIDTH, moneyAxis, targetLine } from './moneyAxis';
+import { niceSteps } from './niceSteps';
+
+const HEIGHT = 168;
+
+/** What was spent, day by day, against the target line, and what is forecast. */
+export const SpentChart = ({
+  days,
+  target,
+  currency,
+  width,
+}: {
+  days: DayMoney[];
+  target: Minor | null;
+  currency: string;
+  width: number;
+}) => {
+  const ink = useInk();
+  const main = (sum: number) => sum / 10 ** decimals(currency);
+  const inner = width - LABEL_WIDTH - 10;
+  const sums = days.flatMap(({ spent, forecast }) => [spent ?? 0, forecast ?? 0]);
+  const steps = niceSteps(main(Math.max(target ?? 0, ...sums) * 1.08 || 1), 4);
+  const now = days.findLastIndex(({ spent }) => spent !== null);
+  const today = days[now];
+  const end = days.at(-1);
+  const money = (sum: number | null | undefined) => formatMoney(sum ?? 0, currency);
+  const data = (of: (day: DayMoney) => number | null) => days.map((day) => ({ value: main(of(day) ?? 0) }));
+  const isToCome = now < days.length - 1;
+  const place = now / Math.max(1, days.length - 1);
+  // Where there is room for it between the first day and the last.
+  const isTodayApart = place > 0.32 && place < 0.68;
+  return (
+    <View
+      role="img"
+      aria-label={`Spent over time: ${money(today?.spent)} by ${formatDay(today?.date ?? '')}, ${money(end?.forecast)} when it is done${target === null ? '' : `, target ${money(target)}`}.`}
+    >
+      <LineChart
+        dataSet={[
+          { data: data(({ spent }) => spent), color: ink.spruce, thickness: 3.5, startIndex: 0, endIndex: now, hideDataPoints: true },
+          ...(isToCome
+            ? [{ data: data(({ forecast }) => forecast), color: ink.ink, thickness: 2, startIndex: now, strokeDashArray: [5, 5], hideDataPoints: true }]
+            : []),
+        ]}
+        height={HEIGHT}
+        width={inner}
+        spacing={days.length > 1 ? (inner - 10) / (days.length - 1) : inner}
+        initialSpacing={4}
+        endSpacing={4}
+        {...moneyAxis(ink, currency, steps)}
+          {...targetLine(target === null ? null : main(target), ink.red, inner)}
+        />
+      <View style={[styles.days, { width: inner }]}>
+        <Words size="small" tone="soft">
+          {now === 0 ? 'today' : formatDay(days[0]?.date ?? '')}
+        </Words>
+        {isTodayApart ? (
+          <Words size="small" tone="soft" align="center" style={[styles.today, { left: `${place * 100}%` }]}>
+            today
+          </Words>
+        ) : null}
+        {days.length > 1 ? (
+          <Words size="small" tone="soft">
+            {isToCome ? formatDay(end?.date ?? '') : 'today'}
+          </Words>
+        ) : null}
+      </View>
+      <View style={styles.legend}>
+        <Mark color={ink.spruce} word="spent" />
+        {isToCome ? <Mark color={ink.ink} word="forecast" isDashed /> : null}
+        {target === null ? null : <Mark color={ink.red} word={`your target, ${formatWhole(target, currency)}`} />}
+      </View>
+    </View>
+  );
+}; // prettier-ignore
+
+const Mark = ({ color, word, isDashed = false }: { color: string; word: string; isDashed?: boolean }) => (
+  <View style={styles.entry}>
+    <View style={[styles.mark, { borderColor: color, borderStyle: isDashed ? 'dashed' : 'solid' }]} />
+    <Words size="small">{word}</Words>
+  </View>
+);
+
+const styles = StyleSheet.create({
+  days: { flexDirection: 'row', justifyContent: 'space-between', marginLeft: LABEL_WIDTH },
+  today: { position: 'absolute', width: 60, marginLeft: -30 },
+  legend: { flexDirection: 'row', flexWrap: 'wrap', columnGap: 16, marginTop: 6, paddingLeft: LABEL_WIDTH },
+  entry: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  mark: { width: 22, borderTopWidth: 3 },
+});
