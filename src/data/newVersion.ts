@@ -28,6 +28,7 @@ export const keepForOffline = async (): Promise<void> => {
     notify({
       text: 'A new Billet is here. It waits until you want it.',
       action: { label: 'Use it now', run: takeNewVersion },
+      stays: true,
     });
   });
   try {

@@ -4,6 +4,8 @@ import { useSyncExternalStore } from 'react';
 export interface Notice {
   text: string;
   action?: { label: string; run: () => void };
+  /** It is not about the last change, and stays when there is another. */
+  stays?: boolean;
 }
 
 let current: Notice | null = null;
@@ -18,6 +20,11 @@ export const notify = (notice: Notice | null): void => {
 /** Takes a notice away, unless another has come in its place. */
 export const dismiss = (notice: Notice | null): void => {
   if (notice === current) notify(null);
+};
+
+/** After a change: what was offered for the one before would take back the wrong one. */
+export const outdateNotice = (): void => {
+  if (current?.action && !current.stays) notify(null);
 };
 
 const subscribe = (listener: () => void) => {

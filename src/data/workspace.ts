@@ -2,7 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import {
   apply, applyToBook, redo, remember, undo, type BookCommand, type Change, type Command, type Project,
 } from '@/core/project'; // prettier-ignore
-import { notify } from './notices';
+import { notify, outdateNotice } from './notices';
 import { newProjectRecord, type BookRecord, type ProjectRecord, type Settings } from './records';
 import { saveBook, saveProject, saveSettings, type Projects, type Saved } from './repository';
 import { StorageFull } from './storage';
@@ -51,6 +51,7 @@ const recordOf = (client: QueryClient, projectId: string): ProjectRecord | undef
   client.getQueryData<Projects>(KEYS.projects)?.records[projectId];
 
 const putRecord = (client: QueryClient, record: ProjectRecord): void => {
+  outdateNotice();
   client.setQueryData<Projects>(KEYS.projects, (projects) => ({
     damaged: projects?.damaged ?? [],
     records: { ...projects?.records, [record.project.id]: record },
@@ -59,6 +60,7 @@ const putRecord = (client: QueryClient, record: ProjectRecord): void => {
 };
 
 const putBook = (client: QueryClient, record: BookRecord): void => {
+  outdateNotice();
   client.setQueryData<BookRecord>(KEYS.book, record);
   write(client, KEYS.book, () => saveBook(record));
 };

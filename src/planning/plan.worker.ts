@@ -6,8 +6,8 @@ const planner = {
   /** `last`: what was planned before; what is left of it stays, where nothing better is found. */
   firstPlan: (input: PlanInput, against: CheckAgainst, last: Planned | null = null): Plan => {
     const first = checked(firstPlan(input), against);
-    const rest = last && carriedOver(last, input);
-    const stays = rest && first.status !== 'infeasible' && rest.total <= first.total && checkPlan(rest, against).length === 0; // prettier-ignore
+    const rest = last && carriedOver(last, input, first);
+    const stays = rest && rest.total <= first.total && checkPlan(rest, against).length === 0; // prettier-ignore
     return stays ? { ...rest, lowerBound: Math.min(rest.total, first.lowerBound) } : first;
   },
   /** What buying by hand would come to; null where no store has everything. */

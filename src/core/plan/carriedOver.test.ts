@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { purchaseLine } from '../budget';
+import { TICKS_PER_FOOT } from '../measure';
 import { fromCsv } from '../testing';
-import type { Project, Purchase } from '../project';
+import type { Item, Project, Purchase } from '../project';
 import { againstProject, carriedOver, checkPlan, firstPlan, planInput } from '.';
 
 const given = fromCsv({
@@ -33,7 +34,8 @@ test('whatever of a plan is bought, in whole lines or parts of them: the rest st
   fc.assert(
     fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }), fc.constantFrom(1, 0.5, 0.34), (chosen, share) => {
       const { project, paid } = buying(given.project, chosen, share);
-      const rest = carriedOver({ plan, input }, planInput(project, given.book));
+      const now = planInput(project, given.book);
+      const rest = carriedOver({ plan, input }, now, firstPlan(now));
       expect(rest && checkPlan(rest, againstProject(project, given.book))).toEqual([]);
       const trips = [...new Set(project.purchases.map(({ store }) => store))].reduce((sum, store) => sum + (store === 'Yard' ? 420 : 300), 0);
       // Rounding to cents once a store, and again for what is left of it.
@@ -47,12 +49,40 @@ test('whatever of a plan is bought, in whole lines or parts of them: the rest st
   );
 }); // prettier-ignore
 
-test('it does not hold for other parts, nor where something is not sold any more', () => {
+/** The book without the prices that `isGone` is true of. */
+const bookWithout = (isGone: (item: Item) => boolean) => ({
+  ...given.book,
+  prices: Object.fromEntries(Object.entries(given.book.prices).filter(([, { item }]) => !isGone(item))),
+});
+
+test('of something that is not there any more only what is cut from the same stuff is planned anew', () => {
+  const input = planInput(given.project, given.book);
+  const plan = firstPlan(input);
+  const book = bookWithout(({ section, length }) => section === '2x4' && length?.text === "10'");
+  expect(plan.buys.map(({ section, length }) => `${section}x${length / TICKS_PER_FOOT}`)).toContain('2x4x10');
+  fc.assert(
+    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }), fc.constantFrom(1, 0.5, 0.34), (chosen, share) => {
+      const { project } = buying(given.project, chosen, share);
+      const now = planInput(project, book);
+      const rest = carriedOver({ plan, input }, now, firstPlan(now));
+      expect(rest && checkPlan(rest, againstProject(project, book))).toEqual([]);
+      const asked = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
+      for (const { offerKey, section, qty } of plan.buys.filter(({ section }) => section !== '2x4')) {
+        const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
+        expect([section, asked.get(offerKey) ?? 0]).toEqual([section, qty - bought]);
+      }
+    }),
+  );
+}); // prettier-ignore
+
+test('it does not hold for other parts, nor where nothing can be had in place of what is gone', () => {
   const input = planInput(given.project, given.book);
   const planned = { plan: firstPlan(input), input };
-  const more = { ...given.project, builds: 2 };
-  expect(carriedOver(planned, planInput(more, given.book))).toBeNull();
-  const screws = Object.values(given.book.prices).find(({ item }) => item.name === 'screws');
-  const prices = Object.fromEntries(Object.entries(given.book.prices).filter(([id]) => id !== screws?.id));
-  expect(carriedOver(planned, planInput({ ...given.project }, { ...given.book, prices }))).toBeNull();
+  const more = planInput({ ...given.project, builds: 2 }, given.book);
+  expect(carriedOver(planned, more, firstPlan(more))).toBeNull();
+  const none = planInput(
+    { ...given.project },
+    bookWithout(({ name }) => name === 'screws'),
+  );
+  expect(carriedOver(planned, none, firstPlan(none))).toBeNull();
 });

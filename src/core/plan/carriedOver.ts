@@ -11,32 +11,61 @@ export interface Planned {
 
 /**
  * What is left of a plan after some of it was bought: the same boards cut the same way, those that are there now from what
- * is owned, at the prices of today. Null where it does not hold any more: other parts or settings, something that is no
- * longer sold, or of which less is there than before. So that a list does not change by itself while it is ticked.
+ * is owned, at the prices of today. What is not sold any more, or not enough of it, is taken from `anew`, with all that is
+ * cut from the same stuff. Null where it does not hold: other parts or settings, or less is there than before. So that
+ * a list does not change by itself while it is ticked.
  */
-export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput): Plan | null => {
+export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput, anew: Plan): Plan | null => {
   const isSame = (side: 'parts' | 'settings' | 'unit' | 'currency') =>
     before[side] === input[side] || JSON.stringify(before[side]) === JSON.stringify(input[side]);
-  if (plan.status === 'infeasible' || input.problems.length > 0) return null;
+  if (plan.status === 'infeasible' || anew.status === 'infeasible' || input.problems.length > 0) return null;
   if (!isSame('parts') || !isSame('settings') || !isSame('unit') || !isSame('currency')) return null;
   const come = arrivals(before.owned, input.owned);
   if (!come) return null;
   const taken = new Map<string, number>();
-  const purchases = [];
-  for (const buy of plan.buys) {
+  const left = plan.buys.flatMap((buy): Buy[] => {
     const pile = come.get(keyOf({ ...buy, name: buy.item }));
     const packs = Math.min(buy.qty, Math.floor((pile?.count ?? 0) / buy.pack));
     if (pile) pile.count -= packs * buy.pack;
     taken.set(sourceKey(buy), packs * buy.pack + (taken.get(sourceKey(buy)) ?? 0));
-    if (packs === buy.qty) continue;
-    const offer = input.offers.find(({ key }) => key === buy.offerKey);
-    const quantity = buy.qty - packs;
-    const isSold = offer && offer.tiers.some(({ minQty }) => minQty <= quantity) && quantity <= (offer.available ?? Infinity); // prettier-ignore
-    if (!isSold) return null;
-    purchases.push({ offer, quantity });
-  }
-  return paidAt(input, purchases, plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, come)), plan.short);
+    return packs === buy.qty ? [] : [{ ...buy, qty: buy.qty - packs }];
+  });
+  const layouts = plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, come));
+  const stuffOf = hangingTogether([...layouts, ...anew.layouts]);
+  const offerOf = ({ offerKey }: Buy) => input.offers.find(({ key }) => key === offerKey);
+  const isSold = (buy: Buy) => {
+    const offer = offerOf(buy);
+    return offer !== undefined && offer.tiers.some(({ minQty }) => minQty <= buy.qty) && buy.qty <= (offer.available ?? Infinity); // prettier-ignore
+  };
+  const gone = new Set(left.filter((buy) => !isSold(buy)).map((buy) => stuffOf(stuffKey(buy))));
+  const isGone = (key: string) => gone.has(stuffOf(key));
+  const buys = [...left.filter((buy) => !isGone(stuffKey(buy))), ...anew.buys.filter((buy) => isGone(stuffKey(buy)))];
+  return paidAt(
+    input,
+    buys.flatMap((buy) => {
+      const offer = offerOf(buy);
+      return offer ? [{ offer, quantity: buy.qty }] : [];
+    }),
+    [...layouts.filter((one) => !isGone(stuffKey(one))), ...anew.layouts.filter((one) => isGone(stuffKey(one)))],
+    [...plan.short.filter(({ partId }) => !isGone(partId)), ...anew.short.filter(({ partId }) => isGone(partId))],
+  );
 }; // prettier-ignore
+
+/** What a board or sheet is, whatever its length; an item by its name. */
+const stuffKey = (of: Pick<Buy, 'kind' | 'section' | 'material'> & Partial<Pick<Buy, 'item'>>): string =>
+  of.kind === 'hardware' ? nameKey(of.item ?? '') : [of.kind, nameKey(of.section), nameKey(of.material)].join(':'); // prettier-ignore
+
+/** Of each stuff and each part one name for all that hangs together with it: a part may be cut from several stuffs. */
+const hangingTogether = (layouts: Layout[]): ((key: string) => string) => {
+  const parent = new Map<string, string>();
+  const root = (key: string): string => {
+    const above = parent.get(key);
+    return above === undefined || above === key ? key : root(above);
+  };
+  for (const layout of layouts)
+    for (const { partId } of layout.pieces) parent.set(root(partId), root(stuffKey(layout)));
+  return root;
+};
 
 interface Arrival {
   name: string;

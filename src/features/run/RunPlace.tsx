@@ -126,6 +126,11 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           </View>
         ) : null}
         {paid && !cart ? <Paid paid={paid} others={others} said={said} onNext={(next) => router.navigate(`/project/${project.id}/run?store=${next}`)} onEnd={leave} /> : null}
+        {lines.length > 0 ? (
+          <Words size="small" tone="soft" style={styles.hint}>
+            Touch a line that has another price, of which there are fewer, or that is not there.
+          </Words>
+        ) : null}
         {lines.map((line, index) => {
           const isFirst = line.category !== lines[index - 1]?.category;
           return (
@@ -172,6 +177,7 @@ const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', minHeight: 56, paddingRight: 12 },
   grow: { flex: 1 },
   told: { flexDirection: 'row', alignItems: 'center', gap: 8, marginHorizontal: 12, marginBottom: 8, paddingLeft: 12, paddingVertical: 4, borderLeftWidth: 4 },
+  hint: { paddingHorizontal: 16, paddingBottom: 10 },
   another: { padding: 16, alignItems: 'flex-start' },
   pad: { padding: 16 },
   till: { flexDirection: 'row', padding: 10, borderTopWidth: 1 },
