@@ -3,7 +3,7 @@ import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstac
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import { isAsGood, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
+import { bestOf, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
 import type { Planner } from './plan.worker';
@@ -54,7 +54,7 @@ export const usePlan = (project: Project, book: Book): PlanView => {
     ...KEPT,
   });
   const better = isFirst ? (best ?? progress?.plan) : undefined;
-  const plan = useMemo(() => betterOf(data ?? null, better), [data, better]);
+  const plan = useMemo(() => bestOf(data ?? null, better), [data, better]);
   const isOld = isBehind || isPlaceholderData;
   useEffect(() => {
     if (!isOld && plan) lastPlans.set(project.id, lastOf(plan, asked.input));
@@ -75,13 +75,6 @@ const lastOf = (plan: Plan, { parts, settings, unit, currency, owned }: Asked['i
   input: { parts, settings, unit, currency, owned },
 });
 
-/** A better plan takes the place of the first; one that is as good lends it its proof. */
-const betterOf = (first: Plan | null, better: Plan | undefined): Plan | null => {
-  if (!better || better.status === 'infeasible') return first;
-  return first && isAsGood(first, better)
-    ? { ...first, status: better.status, lowerBound: better.lowerBound }
-    : better;
-};
 
 /** The first plan of what is asked. */
 const firstQuery = (asked: Asked) => ({
@@ -192,7 +185,7 @@ export const useSeveral = (project: Project, book: Book, counts: number[]): Seve
     })),
   });
   return counts.map((builds, index) => {
-    const plan = best[index]?.data ?? first[index]?.data ?? null;
+    const plan = bestOf(first[index]?.data ?? null, best[index]?.data);
     const isMade = plan !== null && plan.status !== 'infeasible';
     return {
       builds,

@@ -3,7 +3,7 @@ import { purchaseLine } from '../budget';
 import { TICKS_PER_FOOT } from '../measure';
 import { fromCsv } from '../testing';
 import type { Item, Project, Purchase } from '../project';
-import { againstProject, carriedOver, checkPlan, firstPlan, planInput } from '.';
+import { againstProject, bestOf, carriedOver, checkPlan, firstPlan, planInput, type Plan } from '.';
 
 const given = fromCsv({
   parts:
@@ -85,4 +85,19 @@ test('it does not hold for other parts, nor where nothing can be had in place of
     bookWithout(({ name }) => name === 'screws'),
   );
   expect(carriedOver(planned, none, firstPlan(none))).toBeNull();
+});
+
+test('what is on screen stays while a search has nothing better, and takes what is known of the least from it', () => {
+  const shown: Plan = { ...firstPlan(planInput(given.project, given.book)), total: 5000, lowerBound: 4000 };
+  const found = (fields: Partial<Plan>): Plan => ({ ...shown, buys: [...shown.buys].reverse(), ...fields });
+  const worse = bestOf(shown, found({ total: 5200, lowerBound: 4700 }));
+  expect(worse).toEqual({ ...shown, lowerBound: 4700 });
+  // It is never said to cost less than what it costs at the least.
+  expect(bestOf(shown, found({ total: 5200, lowerBound: 5100 }))).toEqual({ ...shown, lowerBound: 5000 });
+  const same = found({ total: 5000, lowerBound: 5000, status: 'proved' });
+  expect(bestOf(shown, same)).toEqual({ ...shown, lowerBound: 5000, status: 'proved' });
+  const better = found({ total: 4900, lowerBound: 4500 });
+  expect(bestOf(shown, better)).toBe(better);
+  expect(bestOf(null, better)).toBe(better);
+  expect(bestOf(shown, found({ total: 0, status: 'infeasible' }))).toBe(shown);
 });

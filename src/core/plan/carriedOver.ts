@@ -111,7 +111,19 @@ const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<stri
   return [owned, { ...layout, count: layout.count - there }].filter(({ count }) => count > 0);
 };
 
-/** Whether two plans come to the same, spares and all: then the one that is on screen stays there. */
-export const isAsGood = (a: Plan, b: Plan): boolean => a.total === b.total && spareCost(a) === spareCost(b);
+/**
+ * Of the plan on screen and one that a search has come to, the one to show: what is on screen stays unless the other is
+ * better, and takes from it what is known of the least that any costs.
+ */
+export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
+  if (!found || found.status === 'infeasible') return shown;
+  if (!shown) return found;
+  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: found.lowerBound };
+  if (found.total <= shown.total) return found;
+  return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, found.lowerBound)) };
+};
+
+/** Whether two plans come to the same, spares and all. */
+const isAsGood = (a: Plan, b: Plan): boolean => a.total === b.total && spareCost(a) === spareCost(b);
 
 const spareCost = ({ buys }: Plan): number => buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0); // prettier-ignore

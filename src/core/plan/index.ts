@@ -2,7 +2,7 @@ export * from './types';
 export { ownedOf, planInput, rackFor, type PlanInput, type StoreTerms, type Owned } from './input';
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
-export { carriedOver, isAsGood, type Planned } from './carriedOver';
+export { bestOf, carriedOver, type Planned } from './carriedOver';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
 export { taxAt } from './buying';
 export { bestPlan, type Progress } from './exact';
