@@ -102,6 +102,28 @@ test('by keyboard on a wide screen: something else in its place, and undo', asyn
   await context.close();
 }); // prettier-ignore
 
+test('by keyboard on a wide screen: the aisles of a store in the order that one walks there, which is kept', async () => {
+  const { page, context, complaints } = await visit(at.browser, WIDE);
+  page.setDefaultTimeout(20_000);
+  const { press } = keyboard(page);
+  const { button } = onRun(page);
+  const aisles = () => page.getByRole('heading', { name: /^(Boards|Sheets|Hardware|Finish)$/ }).allInnerTexts();
+  await page.goto(`${at.site.address}/project/record-shelf/buy`);
+  await page.getByText('proved cheapest').waitFor();
+  await press(button('Shop at Broadfield Home Centre'));
+  await page.getByText(/^3 to take/).waitFor();
+  expect(await aisles()).toEqual(['Sheets', 'Hardware', 'Finish']);
+  await press(button('Finish: move up, before hardware'));
+  await press(button('Finish: move up, before sheets'));
+  expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
+  await page.waitForTimeout(500);
+  await page.reload();
+  await page.getByText(/^3 to take/).waitFor();
+  expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
+  expect(complaints).toEqual([]);
+  await context.close();
+}); // prettier-ignore
+
 test('a refund, and over the target and under it again', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
   page.setDefaultTimeout(20_000);

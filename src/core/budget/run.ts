@@ -117,6 +117,13 @@ export const walked = (purchase: Purchase, store: Store | undefined): Category[]
   ...new Set([...purchase.lines.map(({ category }) => category), ...aislesOf(store)]),
 ];
 
+/** The order of the aisles when one of them comes right before another. */
+export const aislesWith = (store: Store | undefined, category: Category, before: Category): Category[] => {
+  const others = aislesOf(store).filter((one) => one !== category);
+  others.splice(others.indexOf(before), 0, category);
+  return others;
+};
+
 /** Something that did not go as planned, and what was to buy before it. */
 export interface Surprise {
   /** What happened: `2x4x8 stud is not there`. */

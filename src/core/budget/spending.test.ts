@@ -1,9 +1,11 @@
 import fc from 'fast-check';
 import { firstPlan, planInput, type Plan } from '../plan';
-import { applyToBook, emptyExtra, type Book, type Project, type Purchase } from '../project';
+import { applyToBook, emptyExtra, type Book, type Category, type Project, type Purchase } from '../project';
 import { fromCsv } from '../testing';
 import {
   againstTargets,
+  aislesOf,
+  aislesWith,
   askedFor,
   baselineOf,
   byCategory,
@@ -68,11 +70,20 @@ test('a list for one store in the order of its aisles, and the order is learnt f
     ['deck screws', 2, 1980],
   ]);
   const cart = there(taken(project, book, 'deck screws').purchases[0]);
-  const learnt = { ...yard, aisles: walked(cart, yard) };
-  const after = there(applyToBook(book, { type: 'putStore', store: learnt }, 0)).document;
-  expect(runLines(project, after, plan, yard.id).map(({ name }) => name)).toEqual([
-    'deck screws',
+  const namesIn = (aisles: Category[]) => {
+    const after = there(applyToBook(book, { type: 'putStore', store: { ...yard, aisles } }, 0)).document;
+    return runLines(project, after, plan, yard.id).map(({ name }) => name);
+  };
+  expect(namesIn(walked(cart, yard))).toEqual(['deck screws', '2x4x8 stud']);
+  // Or it is said by hand; the other aisles stay in their order.
+  const said = aislesWith(yard, 'hardware', 'wood');
+  expect(namesIn(said)).toEqual(['deck screws', '2x4x8 stud']);
+  expect(said.filter((one) => one !== 'hardware')).toEqual(
+    aislesOf(yard).filter((one) => one !== 'hardware'),
+  );
+  expect(namesIn(aislesWith({ ...yard, aisles: said }, 'wood', 'hardware'))).toEqual([
     '2x4x8 stud',
+    'deck screws',
   ]);
 });
 

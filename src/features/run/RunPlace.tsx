@@ -2,7 +2,15 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { cartLine, cartOf, replanWords, runLines, type RunLine, type Surprise } from '@/core/budget';
+import {
+  aislesWith,
+  cartLine,
+  cartOf,
+  replanWords,
+  runLines,
+  type RunLine,
+  type Surprise,
+} from '@/core/budget';
 import { formatMoney } from '@/core/measure';
 import { shownPlan } from '@/core/plan';
 import { tagName, wholeLines, type Purchase } from '@/core/project';
@@ -132,10 +140,15 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           </Words>
         ) : null}
         {lines.map((line, index) => {
-          const isFirst = line.category !== lines[index - 1]?.category;
+          const before = lines[index - 1]?.category;
+          const earlier = before && {
+            note: 'move up',
+            label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
+            onPress: () => open.runOnBook({ type: 'putStore', store: { ...store, aisles: aislesWith(store, line.category, before) } }),
+          };
           return (
             <View key={line.key}>
-              {isFirst ? <Band title={AISLES[line.category]} /> : null}
+              {line.category === before ? null : <Band title={AISLES[line.category]} {...earlier} />}
               <RunRow line={line} project={project} book={book} onTick={() => tick(line)} onOpen={() => setShown({ kind: 'take', line })} />
             </View>
           );
