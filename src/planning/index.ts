@@ -3,7 +3,7 @@ import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstac
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
 import type { Minor } from '@/core/measure';
-import { bestOf, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
+import { bestOf, planCost, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
 import type { Planner } from './plan.worker';
@@ -75,7 +75,6 @@ const lastOf = (plan: Plan, { parts, settings, unit, currency, owned }: Asked['i
   input: { parts, settings, unit, currency, owned },
 });
 
-
 /** The first plan of what is asked. */
 const firstQuery = (asked: Asked) => ({
   queryKey: ['plan', asked.project.id, fingerprint(asked.input)],
@@ -143,7 +142,7 @@ export const usePlanDifference = (projects: Project[], book: Book, next: Book | 
         if (!before || !after) continue;
         const now = shownPlan(await remote().firstPlan(before.input, againstOf(before)));
         const then = shownPlan(await remote().firstPlan(after.input, againstOf(after)));
-        sum += (then?.total ?? 0) - (now?.total ?? 0);
+        sum += (then ? planCost(then) : 0) - (now ? planCost(now) : 0);
       }
       return sum;
     },

@@ -16,7 +16,7 @@ const prover = {
     const highs = (await loadHighs({ locateFile: () => '/highs.wasm' })) as unknown as Highs;
     let passed: Plan | null = null;
     const plan = bestPlan(input, solverOf(highs), TIME_LIMIT, (progress) => {
-      const isSame = passed?.total === progress.plan.total;
+      const isSame = passed?.buys === progress.plan.buys && passed.layouts === progress.plan.layouts;
       if (!isSame && checkPlan(progress.plan, against).length > 0) return;
       passed = progress.plan;
       tell(progress);

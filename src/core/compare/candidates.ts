@@ -1,6 +1,6 @@
 import { capital } from '../capital';
 import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../measure';
-import { shownPlan, type Plan } from '../plan';
+import { planCost, shownPlan, type Plan } from '../plan';
 import {
   cutParts,
   madeNow,
@@ -181,7 +181,8 @@ const several = (project: Project): Candidate[] => [
     title: project.builds === 1 ? 'Build two at once' : `Build ${project.builds * 2} at once`,
     changes: [{ type: 'editProject', fields: { builds: project.builds * 2 } }],
     catch: (before, after) => {
-      const sum = (shownPlan(after.plan)?.total ?? 0) - (shownPlan(before.plan)?.total ?? 0);
+      const [was, is] = [shownPlan(before.plan), shownPlan(after.plan)];
+      const sum = (is ? planCost(is) : 0) - (was ? planCost(was) : 0);
       return `Each costs so much less, and all of them ${formatMoney(sum, project.currency)} more today.`;
     },
   },

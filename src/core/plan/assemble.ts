@@ -49,6 +49,9 @@ export const paidAt = (input: PlanInput, purchases: Purchases[], layouts: Layout
     tax: sum('tax'),
     trips: sum('trip'),
     shipping: sum('shipping'),
+    due: input.stores
+      .filter(({ id }) => stores.every(({ storeId }) => storeId !== id))
+      .reduce((due, store) => due + store.due, 0),
     buys,
     layouts,
     short,

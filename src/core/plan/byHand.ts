@@ -8,7 +8,7 @@ import { itemsOf } from './items';
 import { bestFitDecreasing, boardPieces } from './packBoards';
 import { rowByRow, TURNINGS } from './packPanels';
 import { buyStocks, stocksOf, type Stock } from './stock';
-import type { Plan } from './types';
+import { planCost, type Plan } from './types';
 
 /**
  * What a person would buy by hand: everything at one store, each section in one length, the longest pieces first. The
@@ -20,7 +20,7 @@ export const byHandPlan = (given: PlanInput): Plan | null => {
     .sort()
     .map((id) => atOneStore({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }))
     .filter((plan) => plan !== null);
-  return plans.reduce<Plan | null>((best, plan) => (plan.total < (best?.total ?? Infinity) ? plan : best), null); // prettier-ignore
+  return plans.reduce<Plan | null>((best, plan) => (planCost(plan) < (best ? planCost(best) : Infinity) ? plan : best), null); // prettier-ignore
 };
 
 const atOneStore = (input: PlanInput): Plan | null => {

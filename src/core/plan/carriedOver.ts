@@ -1,7 +1,7 @@
 import { nameKey } from '../wood';
 import { paidAt } from './assemble';
 import type { Owned, PlanInput } from './input';
-import type { Buy, Layout, Plan } from './types';
+import { planCost, type Buy, type Layout, type Plan } from './types';
 
 /** A plan with what it followed from. */
 export interface Planned {
@@ -118,12 +118,13 @@ const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<stri
 export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
   if (!found || found.status === 'infeasible') return shown;
   if (!shown) return found;
-  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: found.lowerBound };
-  if (found.total <= shown.total) return found;
-  return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, found.lowerBound)) };
+  const known = found.lowerBound + found.due - shown.due;
+  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: known };
+  if (planCost(found) <= planCost(shown)) return found;
+  return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, known)) };
 };
 
 /** Whether two plans come to the same, spares and all. */
-const isAsGood = (a: Plan, b: Plan): boolean => a.total === b.total && spareCost(a) === spareCost(b);
+const isAsGood = (a: Plan, b: Plan): boolean => planCost(a) === planCost(b) && spareCost(a) === spareCost(b);
 
 const spareCost = ({ buys }: Plan): number => buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0); // prettier-ignore

@@ -10,7 +10,7 @@ import type { PlanInput } from './input';
 import { choosePools, packPool } from './pools';
 import { findProblems, thing } from './problems';
 import { buyStocks, countStocks, stocksOf } from './stock';
-import type { Plan, PlanProblem } from './types';
+import { planCost, type Plan, type PlanProblem } from './types';
 
 /**
  * A first plan: boards filled best-fit decreasing over all stock lengths, sheets row by row, each thing bought
@@ -97,7 +97,7 @@ export const planOf = (input: PlanInput, basket: Basket): Plan => {
 };
 
 const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
-  status: 'infeasible', currency, total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0,
+  status: 'infeasible', currency, total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0, due: 0,
   buys: [], layouts: [], short: [], stores: [], problems, rest,
 }); // prettier-ignore
 
@@ -111,7 +111,7 @@ const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
  * whose absence saves most is left out.
  */
 const cheapestBasket = (input: PlanInput): Basket | null => {
-  const price = (basket: Basket | null) => (basket ? assemble(input, basket).total : Infinity);
+  const price = (basket: Basket | null) => (basket ? planCost(assemble(input, basket)) : Infinity);
   let best = [basketFrom(input), ...alone()].reduce((a, b) => (price(b) < price(a) ? b : a), null);
   for (let improved = best !== null; improved && best;) {
     const used = new Set(best.purchases.map(({ offer }) => offer.storeId));

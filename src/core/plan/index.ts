@@ -3,6 +3,7 @@ export { ownedOf, planInput, rackFor, type PlanInput, type StoreTerms, type Owne
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
 export { bestOf, carriedOver, type Planned } from './carriedOver';
+export { checkedPlan } from './checkedPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
 export { taxAt } from './buying';
 export { bestPlan, type Progress } from './exact';

@@ -29,6 +29,8 @@ export interface StoreTerms {
   cuts: boolean;
   /** `freeFrom` counts what was bought there already. */
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
+  /** Shipping of what was bought there already, unless enough more is bought; 0: nothing was, or it is free. */
+  due: Minor;
 }
 
 /** Something that is there already and costs nothing: what was bought. */
@@ -127,6 +129,7 @@ const termsOf = (
 ): StoreTerms => {
   const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
   const freeFrom = shipping?.freeFrom ?? null;
+  const isDue = shipping !== null && purchases.length > 0 && bought < (freeFrom ?? Infinity);
   return {
     id,
     name,
@@ -139,6 +142,7 @@ const termsOf = (
       fee: shipping.fee,
       freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
     },
+    due: isDue ? shipping.fee : 0,
   };
 };
 

@@ -16,6 +16,8 @@ export interface Plan {
   tax: Minor;
   trips: Minor;
   shipping: Minor;
+  /** Shipping of what was bought before, where nothing more is bought: it is spent, and no plan that goes on there pays it twice. */
+  due: Minor;
   buys: Buy[];
   layouts: Layout[];
   short: Short[];
@@ -25,6 +27,9 @@ export interface Plan {
   /** Of an infeasible plan: a plan for all that can be made. */
   rest?: Plan;
 }
+
+/** What plans for one input are weighed by: what they cost, and what is due all the same. */
+export const planCost = ({ total, due }: Pick<Plan, 'total' | 'due'>): Minor => total + due;
 
 /** One line of the shopping list. */
 export interface Buy {

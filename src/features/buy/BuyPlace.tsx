@@ -49,7 +49,8 @@ const Buy = ({ open }: { open: OpenProject }) => {
   const { plan, money, doing, stop } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
   const isLong = useForAWhile(doing !== null);
-  const byHand = useByHand(project, book);
+  const byHandCost = useByHand(project, book);
+  const byHand = shown && byHandCost !== null ? byHandCost - shown.due : null;
   const [view, setView] = useState<'list' | 'boards'>('list');
   const cautions = useMemo(() => cautionsFor(atHand(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);

@@ -2,7 +2,7 @@ import { assemble, type Basket } from '../assemble';
 import { lowerBound } from '../bound';
 import { firstBasket, isCarried, planOf } from '../firstPlan';
 import type { PlanInput } from '../input';
-import type { Plan } from '../types';
+import { planCost, type Plan } from '../types';
 import { answererOf, type Answer, type Answerer } from './answer';
 import { basketOf, patternsOf, type Chosen } from './baskets';
 import type { Solver } from './highs';
@@ -64,7 +64,11 @@ export const bestPlan = (
 
   function standing(): Plan {
     const lowest = Math.min(best.bare, bound);
-    return { ...best.plan, status: lowest >= best.bare ? 'proved' : 'bounded', lowerBound: lowest };
+    return {
+      ...best.plan,
+      status: lowest >= best.bare ? 'proved' : 'bounded',
+      lowerBound: Math.max(0, lowest - best.plan.due),
+    };
   }
 
   function report(doing: Progress['doing']): void {
@@ -142,5 +146,5 @@ const step = ({ next }: Answer): number => STEPS.indexOf(next);
 /** What a plan costs without its spare boards. */
 const bareCost = (plan: Plan, basket: Basket, input: PlanInput): number =>
   Object.keys(input.settings.spare ?? {}).length === 0
-    ? plan.total
-    : assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket).total;
+    ? planCost(plan)
+    : planCost(assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket));

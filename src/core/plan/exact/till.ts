@@ -33,8 +33,10 @@ export const modesOf = (input: PlanInput): Mode[] => {
 }; // prettier-ignore
 
 /** How a store may be used: where going there costs nothing, it may always be. */
-const waysAt = ({ trip, shipping }: StoreTerms): ('not' | 'paying' | 'free')[] => {
+const waysAt = ({ trip, shipping, due }: StoreTerms): ('not' | 'paying' | 'free')[] => {
   if (trip + (shipping?.fee ?? 0) === 0) return ['paying'];
+  // It is paid already, unless so much more is bought that it need not be.
+  if (due > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
   return shipping && shipping.fee > 0 && shipping.freeFrom !== null ? ['not', 'paying', 'free'] : ['not', 'paying'];
 }; // prettier-ignore
 

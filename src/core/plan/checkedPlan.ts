@@ -1,0 +1,30 @@
+import { carriedOver, type Planned } from './carriedOver';
+import { checkPlan, type CheckAgainst } from './check';
+import { firstPlan } from './firstPlan';
+import type { PlanInput } from './input';
+import { planCost, type Plan } from './types';
+
+/**
+ * A plan to show at once: the first one, or what is left of the `last` where that costs no more. Each passes its check
+ * before; where the first does not, the plan says so and shows nothing else.
+ */
+export const checkedPlan = (input: PlanInput, against: CheckAgainst, last: Planned | null = null): Plan => {
+  const first = checked(firstPlan(input), against);
+  const rest = last && carriedOver(last, input, first);
+  const stays = rest && planCost(rest) <= planCost(first) && checkPlan(rest, against).length === 0;
+  return stays ? { ...rest, lowerBound: Math.min(rest.total, first.lowerBound) } : first;
+};
+
+const checked = (plan: Plan, against: CheckAgainst): Plan => {
+  const [fault] = checkPlan(plan, against);
+  if (!fault) return plan;
+  const sentence = `The plan did not pass its check and is not shown, which is a fault of Billet: ${fault.place}: ${fault.sentence}.`;
+  const nothing = { total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0, due: 0, buys: [], layouts: [], short: [], stores: [] }; // prettier-ignore
+  return {
+    ...plan,
+    ...nothing,
+    status: 'infeasible',
+    rest: undefined,
+    problems: [{ code: 'unchecked', partIds: [], part: '', sentence }],
+  };
+};
