@@ -112,7 +112,7 @@ test('as CSV with quotes where they are needed, and as a journal whose every tra
     bought('b', '2026-10-01', yard, [lineOf('wood stain', 1000, 70)]),
   ]);
   const ledger = ledgerOf(project, given.book, null);
-  const csv = writeLedger(ledger, 'USD');
+  const csv = writeLedger(ledger, 'USD', 'in');
   expect(csv).toContain('2026-11-02,Yard,"hook, 1"" ""strong""",1,1,3.00,0.21,3.21,hardware,');
   expect(csv.split('\r\n')[1]).toMatch(/^2026-10-01/);
   const journal = writeJournal(ledger, 'USD', 'Bike: shelter');
@@ -128,3 +128,23 @@ test('as CSV with quotes where they are needed, and as a journal whose every tra
   }
   expect(journal).toContain('; 1 x blade fine thin');
 });
+
+test('a journal reads as meant, whatever things, stores and the project are called', () => {
+  const name = fc.string({ minLength: 1, maxLength: 30, unit: fc.constantFrom(...' \t\n*!();:"@[]{}=|#%2026-x') });
+  fc.assert(
+    fc.property(fc.array(fc.tuple(name, name, fc.integer({ min: 1, max: 99999 })), { minLength: 1, maxLength: 5 }), name, (rows, title) => {
+      const project = { ...given.project, purchases: rows.map(([store, item, price], index): Purchase => ({ ...bought(`p${index}`, '2026-11-02', yard, [lineOf(item, price, 0)]), storeId: '', store })) };
+      const ledger = ledgerOf(project, given.book, null);
+      const journal = writeJournal(ledger, 'USD', title);
+      const spent = journal.split('\n').reduce((sum, line) => {
+        if (line === '') return sum;
+        // A payee: a date, a blank, and no flag or code after it.
+        if (!line.startsWith(' ')) expect(line).toMatch(/^\d{4}-\d\d-\d\d [^*!( ]/);
+        const [, account = '', amount = ''] = /^ {4}([^;\t]+?)(?: {2,}|\t)USD (-?\d+\.\d\d)(?: {2}; .*)?$/.exec(line) ?? [];
+        expect(account).toMatch(line.startsWith(' ') ? /^(Expenses:[^:]+:\w+|Assets:Cash)$/ : /^$/);
+        return account.startsWith('Expenses') ? sum + Math.round(Number(amount) * 100) : sum;
+      }, 0);
+      expect(spent).toBe(ledger.reduce((sum, entry) => sum + paidFor(entry), 0));
+    }),
+  );
+}); // prettier-ignore

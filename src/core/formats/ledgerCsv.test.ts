@@ -28,7 +28,7 @@ test('a ledger that was saved comes back as it was, returns and all; taken in tw
         return back < 0 ? bought : takeBack(bought, back, { id: 'r', date: '2026-11-20', quantity: 1, refund: 7 });
       });
       const full = { ...project, purchases };
-      const text = writeLedger(ledgerOf(full, book, null), 'USD');
+      const text = writeLedger(ledgerOf(full, book, null), 'USD', 'in');
       const taken = readIn(text);
       const again = { ...project, purchases: taken.purchases };
       expect(projectMoney(again, book, null).spent).toBe(projectMoney(full, book, null).spent);
@@ -39,6 +39,14 @@ test('a ledger that was saved comes back as it was, returns and all; taken in tw
     }),
   );
 }); // prettier-ignore
+
+test('lengths mean the same where bare numbers mean another unit', () => {
+  const bare = { ...board, length: measure('96', 'in') };
+  const purchase: Purchase = { id: 'p', date: '2026-11-02', storeId: '', store: 'Fair', note: '', lines: [{ item: bare, pack: 1, quantity: 2, price: 800, tax: 0, category: 'wood' }] }; // prettier-ignore
+  const text = writeLedger(ledgerOf({ ...project, purchases: [purchase] }, book, null), 'USD', 'in');
+  const rows = must(readLedger(text, 'ledger.csv', 'mm', 'USD'));
+  expect(rows.map(({ item }) => item.length?.ticks)).toEqual([bare.length.ticks]);
+});
 
 test('a plain list of date, store, item and what was paid is enough; tax is told apart by the rate', () => {
   const taxed = { ...project, settings: { ...project.settings, tax: 0.07 } };

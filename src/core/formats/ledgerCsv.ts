@@ -3,6 +3,7 @@ import { parseCount, parseMoney, writeMoney, type LengthUnit, type Minor } from 
 import { CATEGORIES, keptQuantity, tagName, type Book, type Category, type Item, type Project, type Purchase, type PurchaseLine } from '../project'; // prettier-ignore
 import type { Problem, Result } from '../result';
 import { nameKey } from '../wood';
+import { withUnit } from './partsCsv';
 import { isDate } from './pricesCsv';
 import { ITEM_KINDS, readItem } from './readItem';
 import { rowReader } from './rowReader';
@@ -14,7 +15,7 @@ const COLUMNS = [
 ] as const; // prettier-ignore
 
 /** A ledger as CSV (RFC 4180), oldest first; money in main units, `price` without tax. What was taken back is below nothing. */
-export const writeLedger = (entries: Entry[], currency: string): string => {
+export const writeLedger = (entries: Entry[], currency: string, unit: LengthUnit): string => {
   const money = (minor: Minor) => writeMoney(minor, currency);
   return writeTable(
     COLUMNS,
@@ -32,8 +33,8 @@ export const writeLedger = (entries: Entry[], currency: string): string => {
       row: entry.kind,
       kind: entry.thing?.kind ?? '',
       section: entry.thing?.section ?? '',
-      length: entry.thing?.length?.text ?? '',
-      width: entry.thing?.width?.text ?? '',
+      length: withUnit(entry.thing?.length ?? null, unit),
+      width: withUnit(entry.thing?.width ?? null, unit),
       material: entry.thing?.material ?? '',
     })),
   );

@@ -8,9 +8,10 @@ import { oldestFirst } from './ledgerCsv';
  */
 export const writeJournal = (entries: Entry[], currency: string, project: string): string => {
   const money = (minor: Minor) => writeMoney(minor, currency);
+  const expenses = `Expenses:${plain(project) || 'project'}`;
   const groups = new Map<string, Entry[]>();
   for (const entry of oldestFirst(entries)) {
-    const key = `${entry.date} ${plain(entry.store)}`;
+    const key = `${entry.date} ${plain(entry.store) || 'a store'}`;
     groups.set(key, [...(groups.get(key) ?? []), entry]);
   }
   const transactions = [...groups].map(([head, of]) => {
@@ -20,17 +21,17 @@ export const writeJournal = (entries: Entry[], currency: string, project: string
       `    ${account.padEnd(40)}  ${currency} ${money(sum)}${note === '' ? '' : `  ; ${plain(note)}`}`;
     return [
       head,
-      ...of.map((entry) => posting(`Expenses:${plain(project)}:${entry.category}`, entry.price, `${entry.quantity} x ${entry.item}`)),
-      ...(tax === 0 ? [] : [posting(`Expenses:${plain(project)}:tax`, tax)]),
+      ...of.map((entry) => posting(`${expenses}:${entry.category}`, entry.price, `${entry.quantity} x ${entry.item}`)),
+      ...(tax === 0 ? [] : [posting(`${expenses}:tax`, tax)]),
       posting('Assets:Cash', -all),
     ].join('\n');
   });
   return `${transactions.join('\n\n')}\n`;
 }; // prettier-ignore
 
-/** A name on one line, without what parts accounts or begins a comment. */
+/** A name on one line, without what parts accounts, begins a comment, or before a payee says something of its own. */
 const plain = (text: string): string =>
   text
-    .replace(/[\r\n;:]+/g, ' ')
-    .replace(/\s{2,}/g, ' ')
+    .replace(/[;:\s]+/g, ' ')
+    .replace(/^[ *!(]+/, '')
     .trim();

@@ -22,7 +22,7 @@ export const Ledger = ({
   onChoose: (entry: Entry) => void;
 }) => {
   const [words, setWords] = useState('');
-  const { currency } = project;
+  const { currency, unit } = project;
   const shown = searchLedger(entries, words);
   const said = (sum: number) => formatMoney(sum, currency);
   const name = fileBase(project);
@@ -44,7 +44,7 @@ export const Ledger = ({
             ...(entries.length === 0
               ? []
               : [
-                  { title: 'Save as CSV', run: () => saveFile(`${name}-ledger.csv`, writeLedger(entries, currency), 'text/csv') },
+                  { title: 'Save as CSV', run: () => saveFile(`${name}-ledger.csv`, writeLedger(entries, currency, unit), 'text/csv') },
                   { title: 'Save as a plain-text journal', run: () => saveFile(`${name}.journal`, writeJournal(entries, currency, project.name), 'text/plain') },
                 ]),
           ]}
