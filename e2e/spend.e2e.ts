@@ -90,6 +90,25 @@ test('when all is bought, what is left goes on the rack with one tap, and comes 
   await context.close();
 });
 
+test('an opened can on the rack is used by the next plan', async () => {
+  const { page, context, complaints } = await visit(at.browser, WIDE);
+  page.setDefaultTimeout(15_000);
+  const { press, write } = keyboard(page);
+  const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
+  await page.goto(`${at.site.address}/project/record-shelf/buy`);
+  await page.getByText('2 × clear finish quart').waitFor();
+  await press(page.getByRole('link', { name: 'Rack', exact: true }));
+  await write(page.getByLabel(/^Put on the rack/), '1 clear finish quart 90 %');
+  await page.getByText('1 × clear finish quart, about 90 % left').waitFor();
+  await page.keyboard.press('Enter');
+  await button('Take clear finish quart, about 90 % left off the rack').waitFor();
+  await page.waitForTimeout(500);
+  await page.goto(`${at.site.address}/project/record-shelf/buy`);
+  await page.getByText('1 × clear finish quart').waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('a line is split, shared with another project, and taken in from a file, which is shown before it is taken', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
   page.setDefaultTimeout(15_000);

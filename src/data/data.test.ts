@@ -70,6 +70,7 @@ test('what is kept reads back as it was', () => {
           id: 'r', quantity: 3, from: 'Trellis',
           item: { kind: 'board' as const, name: '', section: '2x4', length: measure('31 1/2', 'in'), width: null, material: 'treated' },
         },
+        c: { id: 'c', quantity: 1, share: 0.4, from: '', item: { kind: 'hardware' as const, name: 'oil', section: '', length: null, width: null, material: '' } },
       },
     },
   }; // prettier-ignore

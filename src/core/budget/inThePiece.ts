@@ -1,43 +1,48 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../measure';
-import { faceOf, type Layout, type Plan, type Point } from '../plan';
-import { keptMoney, keptPieces, servesAs, type Project } from '../project';
-import { nameKey, NO_OWN, type OwnMaterials } from '../wood';
-import { resolve } from '../project';
+import { faceOf, rackFor, rackPieces, rackWorth, type Layout, type Plan, type Point } from '../plan';
+import {
+  emptyBook,
+  keptMoney,
+  keptPieces,
+  resolve,
+  servesAs,
+  tagName,
+  usedUp,
+  type Book,
+  type Project,
+} from '../project';
+import { nameKey } from '../wood';
 
 /**
  * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from, by
  * their face, its share of a pack, without trips and what is left over. Parts that the plan lacks are absent.
  */
-export const inThePiece = (
-  project: Project,
-  plan: Plan,
-  own: OwnMaterials = NO_OWN,
-): Record<string, Minor> => {
+export const inThePiece = (project: Project, plan: Plan, book: Book = emptyBook()): Record<string, Minor> => {
   const micros: Record<string, Micros> = {};
   const add = (partId: string, share: Micros) => (micros[partId] = (micros[partId] ?? 0) + share);
   for (const layout of plan.layouts)
     for (const { partId, outline } of layout.pieces)
       add(partId, layout.count * layout.value * share(layout, outline));
-  for (const part of resolve(project, own).parts) {
+  for (const part of resolve(project, book.materials).parts) {
     if (part.kind !== 'hardware') continue;
-    const price = hardwarePrice(plan, project, part.item);
-    if (price !== null) add(part.id, part.count * price);
+    const price = hardwarePrice(plan, project, book, part.item);
+    if (price !== null) add(part.id, usedUp(part) * price);
   }
-  for (const { extra, item, count, price } of resolve(project, own).beside)
-    add(extra.id, count * (hardwarePrice(plan, project, item) ?? toMicros(price, plan.currency)));
+  for (const { extra, item, price, ...of } of resolve(project, book.materials).beside)
+    add(extra.id, usedUp(of) * (hardwarePrice(plan, project, book, item) ?? toMicros(price, plan.currency)));
   return Object.fromEntries(
     Object.entries(micros).map(([id, sum]) => [id, toMinor(Math.round(sum), plan.currency)]),
   );
 };
 
 /** The same for all parts together. */
-export const inThePieceOfAll = (project: Project, plan: Plan, own: OwnMaterials = NO_OWN): Minor =>
-  Object.values(inThePiece(project, plan, own)).reduce((sum, cost) => sum + cost, 0);
+export const inThePieceOfAll = (project: Project, plan: Plan, book: Book): Minor =>
+  Object.values(inThePiece(project, plan, book)).reduce((sum, cost) => sum + cost, 0);
 
 const share = (layout: Layout, outline: Point[]): number => faceOf(outline) / (layout.length * layout.width);
 
-/** What one piece of an item costs, from what is to buy and what was bought; null when it is neither. */
-const hardwarePrice = (plan: Plan, project: Project, item: string): Micros | null => {
+/** What one piece of an item costs, from what is to buy, what was bought and the rack; null when it is nowhere. */
+const hardwarePrice = (plan: Plan, project: Project, book: Book, item: string): Micros | null => {
   let pieces = 0;
   let sum = 0;
   for (const buy of plan.buys)
@@ -49,6 +54,11 @@ const hardwarePrice = (plan: Plan, project: Project, item: string): Micros | nul
     if (line.item.kind === 'hardware' && nameKey(servesAs(line).name) === nameKey(item)) {
       pieces += keptPieces(line);
       sum += toMicros(keptMoney(line), plan.currency);
+    }
+  for (const entry of rackFor(project, book))
+    if (entry.item.kind === 'hardware' && nameKey(tagName(entry.item)) === nameKey(item)) {
+      pieces += rackPieces(entry);
+      sum += entry.quantity * rackWorth(entry, plan.currency);
     }
   return pieces > 0 ? sum / pieces : null;
 };

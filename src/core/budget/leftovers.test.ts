@@ -1,9 +1,18 @@
+import fc from 'fast-check';
 import { formatLength } from '../measure';
-import { firstPlan, planInput } from '../plan';
+import { againstProject, checkPlan, firstPlan, planInput } from '../plan';
 import { parseSection } from '../wood';
-import { emptyExtra, itemKey, tagName, type Project, type PurchaseLine } from '../project';
+import {
+  emptyExtra,
+  itemKey,
+  rackName,
+  tagName,
+  type Book,
+  type Project,
+  type PurchaseLine,
+} from '../project';
 import { fromCsv } from '../testing';
-import { hardwareItem, leftoversOf } from '.';
+import { besideOf, hardwareItem, inThePieceOfAll, leftoversOf } from '.';
 
 const given = fromCsv({
   parts: 'part,qty,kind,section,length,item\nRail,2,,2x4,40,\nHook,6,hardware,,,hook',
@@ -60,14 +69,65 @@ test('what is left is worth its share of what it was bought as', () => {
   ]);
 });
 
-test('a can that is not used up is named by how full it is, and no plan takes it for a whole one', () => {
-  const oil = { ...emptyExtra('e'), name: 'oil', rule: 'area' as const, amount: '10 ft * 9 ft', covers: '60 ft2' };
-  const line: PurchaseLine = { item: hardwareItem('oil'), pack: 1, quantity: 2, price: 3000, tax: 0, category: 'finish' };
-  const oiled: Project = { ...given.project, extras: [oil], purchases: [{ id: 'o', date: '2026-11-20', storeId: '', store: 'Fair', note: '', lines: [line] }] };
-  const left = leftoversOf(oiled, given.book, firstPlan(planInput(oiled, given.book)));
-  expect(left.filter(({ item }) => /oil/.test(item.name))).toEqual([
-    { item: expect.objectContaining({ name: 'oil, about 50 % left' }), quantity: 1, worth: 750 },
-  ]);
+/** A project with so much to oil: `cans` of it are used up. */
+const oiled = (cans: number, fields: Partial<Project> = {}, price?: number): Project => ({
+  ...given.project,
+  groups: [],
+  extras: [{ ...emptyExtra('e'), name: 'oil', rule: 'area', amount: `${cans * 60} ft * 1 ft`, covers: '60 ft2', ...(price === undefined ? {} : { price }) }],
+  ...fields,
+}); // prettier-ignore
+const sold = fromCsv({
+  parts: 'part,qty,kind,item\nOil,1,hardware,oil',
+  prices: 'store,kind,price,item\nYard,hardware,15,oil',
+}).book;
+const withCan = (share: number, sum = 0): Book => ({
+  ...sold,
+  rack: { c: { id: 'c', item: hardwareItem('oil'), quantity: 1, share, from: '', ...(sum > 0 ? { value: { sum, currency: 'USD' } } : {}) } },
+}); // prettier-ignore
+const toBuy = (project: Project, book: Book): number => {
+  const plan = firstPlan(planInput(project, book));
+  expect(checkPlan(plan, againstProject(project, book))).toEqual([]);
+  expect(plan.lowerBound).toBeLessThanOrEqual(plan.total);
+  return plan.buys.reduce((sum, { qty }) => sum + qty, 0);
+};
+
+test('a can that is not used up is left with how full it is, and what it is worth', () => {
+  const line: PurchaseLine = { item: hardwareItem('oil'), pack: 1, quantity: 2, price: 3000, tax: 0, category: 'finish' }; // prettier-ignore
+  const bought = oiled(1.5, { purchases: [{ id: 'o', date: '2026-11-20', storeId: '', store: 'Fair', note: '', lines: [line] }] }); // prettier-ignore
+  const [left] = leftoversOf(bought, sold, firstPlan(planInput(bought, sold)));
+  expect(left).toEqual({ item: hardwareItem('oil'), quantity: 1, share: 0.5, worth: 750 });
+  expect(left && rackName(left)).toBe('oil, about 50 % left');
+});
+
+test('the next plan uses an opened can, and buys whole ones for the rest', () => {
+  expect(toBuy(oiled(1.2), sold)).toBe(2);
+  expect(toBuy(oiled(1.2), withCan(0.5))).toBe(1);
+  expect(toBuy(oiled(0.4), withCan(0.5))).toBe(0);
+  expect(toBuy(oiled(1.6), withCan(0.5))).toBe(2);
+  expect(toBuy(oiled(1.2, { leavesRack: true }), withCan(0.5))).toBe(2);
+  // At a typed price, too.
+  expect(besideOf(oiled(1.2, {}, 1400), withCan(0.5)).map(({ quantity, paid }) => [quantity, paid])).toEqual([[1, 1400]]); // prettier-ignore
+  expect(besideOf(oiled(0.4, {}, 1400), withCan(0.5))).toEqual([]);
+});
+
+test('in the piece is what is used up of a can, from the rack at what it is worth', () => {
+  const inPiece = (project: Project, book: Book) =>
+    inThePieceOfAll(project, firstPlan(planInput(project, book)), book);
+  expect(inPiece(oiled(1.5), sold)).toBe(2250);
+  expect(inPiece(oiled(0.25), withCan(0.5, 500))).toBe(250);
+  expect(inPiece(oiled(0.25), withCan(0.5))).toBe(0);
+});
+
+test('whatever is used of one kind of can by however many, and whatever is open: as many as are lacking, and none more', () => {
+  const tenths = fc.integer({ min: 1, max: 39 });
+  fc.assert(
+    fc.property(fc.array(tenths, { minLength: 1, maxLength: 4 }), fc.array(fc.integer({ min: 1, max: 9 }), { maxLength: 3 }), (used, open) => {
+      const extras = used.flatMap((cans, index) => oiled(cans / 10).extras.map((extra) => ({ ...extra, id: `e${index}` })));
+      const rack = Object.fromEntries(open.map((share, index) => [`c${index}`, { id: `c${index}`, item: hardwareItem('oil'), quantity: 1, share: share / 10, from: '' }]));
+      const sum = (all: number[]) => all.reduce((a, b) => a + b, 0);
+      expect(toBuy(oiled(0, { extras }), { ...sold, rack })).toBe(Math.max(0, Math.ceil((sum(used) - sum(open)) / 10)));
+    }),
+  );
 }); // prettier-ignore
 
 test('what was taken back is not left over', () => {

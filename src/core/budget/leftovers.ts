@@ -5,8 +5,8 @@ import {
   keptMoney,
   keptPieces,
   resolve,
-  resolveExtra,
   servesAs,
+  usedUp,
   type Book,
   type Item,
   type Measure,
@@ -20,6 +20,8 @@ export interface Leftover {
   item: Item;
   /** Pieces. */
   quantity: number;
+  /** Of an opened can or bag: how full it is. */
+  share?: number;
   /** What one piece cost, by its share of what it was bought as, with tax. */
   worth: Minor;
 }
@@ -29,7 +31,7 @@ const SHORTEST = fromMm(150);
 
 /**
  * What is left when a project is cut and built: offcuts by section, length and material, boards that nothing was cut from,
- * and what was bought of hardware beyond what it needs.
+ * and what was bought of hardware, cans and bags beyond what it uses up.
  */
 export const leftoversOf = (project: Project, book: Book, plan: Plan | null): Leftover[] => {
   const layouts = shownPlan(plan)?.layouts ?? [];
@@ -38,7 +40,7 @@ export const leftoversOf = (project: Project, book: Book, plan: Plan | null): Le
       .filter(({ length, width }) => Math.max(length, width) >= SHORTEST)
       .map((offcut): Leftover => ({ item: offcutItem(layout, offcut, project.unit), quantity: layout.count, worth: toMinor(Math.round((layout.value * offcut.length * offcut.width) / (layout.length * layout.width)), project.currency) })),
   );
-  return joined([...wood, ...uncut(project, layouts), ...hardware(project, book), ...opened(project, book)]);
+  return [...joined([...wood, ...uncut(project, layouts)]), ...hardware(project, book)];
 }; // prettier-ignore
 
 const offcutItem = (layout: Layout, { length, width }: Offcut, unit: LengthUnit): Item => {
@@ -63,16 +65,24 @@ const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
     return quantity > cut ? [{ item, quantity: quantity - cut, worth }] : [];
   }); // prettier-ignore
 
+/** What was bought of hardware, cans and bags beyond what is used up; of the last can how full it is. */
 const hardware = (project: Project, book: Book): Leftover[] => {
-  const needed = new Map<string, number>();
-  for (const { kind, item, count } of resolve(project, book.materials).parts)
-    if (kind === 'hardware') needed.set(nameKey(item), (needed.get(nameKey(item)) ?? 0) + count);
+  const used = new Map<string, number>();
+  const { parts, beside } = resolve(project, book.materials);
+  const filling = beside.filter(({ fill }) => fill !== undefined);
+  for (const part of [...parts.filter(({ kind }) => kind === 'hardware'), ...filling])
+    used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + usedUp(part));
   const lines = project.purchases.flatMap((purchase) => purchase.lines);
   return joined(
-    lines.filter((line) => line.item.kind === 'hardware' && needed.has(nameKey(servesAs(line).name))).map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
-  ).flatMap(({ item, quantity, worth }) => {
-    const left = quantity - (needed.get(nameKey(item.name)) ?? 0);
-    return left > 0 ? [{ item, quantity: left, worth }] : [];
+    lines.filter((line) => line.item.kind === 'hardware' && used.has(nameKey(servesAs(line).name))).map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
+  ).flatMap(({ item, quantity, worth }): Leftover[] => {
+    const left = quantity - (used.get(nameKey(item.name)) ?? 0);
+    const whole = Math.max(0, Math.floor(left + 1e-3));
+    const share = Math.round((left - whole) * 10) / 10;
+    return [
+      ...(whole > 0 ? [{ item, quantity: whole, worth }] : []),
+      ...(share >= LEAST_SHARE && share < 1 ? [{ item, quantity: 1, share, worth: Math.round(worth * share) }] : []),
+    ];
   });
 }; // prettier-ignore
 
@@ -83,25 +93,7 @@ const each = (line: PurchaseLine): Minor => {
 };
 
 /** Less of a can than this is not worth its place. */
-const LEAST_FILL = 0.1;
-
-/**
- * What is left in the last can or bag of what covers and fills. It is named by how full it is: it is no whole can, and no plan
- * takes it for one.
- */
-const opened = (project: Project, book: Book): Leftover[] => {
-  const { parts } = resolve(project, book.materials);
-  const lines = project.purchases.flatMap((purchase) => purchase.lines);
-  return project.extras.flatMap((extra): Leftover[] => {
-    const line = lines.find((one) => nameKey(servesAs(one).name) === nameKey(extra.item || extra.name));
-    const resolved = extra.isOwned || !line ? null : resolveExtra(extra, project, parts);
-    if (!line || !resolved?.ok || resolved.value.fill === undefined) return [];
-    const left = Math.round((resolved.value.count - resolved.value.fill) * 10) / 10;
-    if (left < LEAST_FILL || left >= 1) return [];
-    const item = { ...line.item, name: `${servesAs(line).name}, about ${Math.round(left * 100)} % left` };
-    return [{ item, quantity: 1, worth: Math.round(each(line) * left) }];
-  });
-};
+const LEAST_SHARE = 0.1;
 
 /** Like things together; of different worth, their mean. */
 const joined = (things: Leftover[]): Leftover[] => {

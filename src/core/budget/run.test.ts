@@ -22,6 +22,7 @@ import {
   type Project,
   type Purchase,
 } from '../project';
+import { reportOf } from '../formats';
 import { fromCsv } from '../testing';
 import { baselineOf, besideOf, byCategory, cartLine, cartOf, differencesOf, ledgerOf, lineCost, paidFor, projectMoney, reasonsOf, refundFor, runLines, takeBack, totalsBy } from '.'; // prettier-ignore
 
@@ -144,6 +145,9 @@ test('whatever happens in the stores: the plan for the rest holds, and every sum
         const more = differences.reduce((all, one) => all + one.byPrice + one.byQuantity + one.forgotten, 0);
         expect(more).toBe(money.total - atFirst);
         expect(reasonsOf(differences, 'USD', 'in').reduce((all, reason) => all + reason.sum, 0)).toBe(more);
+        const report = reportOf(state.project, state.book, plan, '2026-11-26');
+        const told = (title: string) => report.sections.find((one) => one.title === title)?.rows.at(-1)?.sum ?? 0;
+        expect([told('To buy'), told('Paid')]).toEqual([money.toBuy, money.spent]);
         expect(entries.every((entry) => Number.isInteger(paidFor(entry)))).toBe(true);
       }
       // All taken back, the project is what it was.

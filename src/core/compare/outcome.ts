@@ -56,7 +56,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   return {
     money,
     atTill: money.total,
-    inPiece: inThePieceOfAll(project, shown, book.materials),
+    inPiece: inThePieceOfAll(project, shown, book),
     wood,
     finish,
     hardware,

@@ -67,7 +67,7 @@ const target = (project: Project, book: Book, plan: Plan | null): Section => {
 }; // prettier-ignore
 
 const parts = (project: Project, book: Book, plan: Plan | null): Section => {
-  const costOf = plan ? inThePiece(project, plan, book.materials) : {};
+  const costOf = plan ? inThePiece(project, plan, book) : {};
   const made = resolve(project, book.materials).parts;
   return {
     title: 'Parts',
@@ -105,7 +105,7 @@ const paid = (project: Project, book: Book, plan: Plan | null): Section => {
 
 const costs = (project: Project, book: Book, plan: Plan | null): Section => {
   const shown = shownPlan(plan);
-  const inPiece = shown ? inThePieceOfAll(project, shown, book.materials) : 0; // prettier-ignore
+  const inPiece = shown ? inThePieceOfAll(project, shown, book) : 0; // prettier-ignore
   const found = costsOf(project, { inPiece, atTill: projectMoney(project, book, plan).total });
   const { builds } = project;
   const each = builds > 1 ? `each of ${builds}` : '';

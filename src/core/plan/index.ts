@@ -1,5 +1,14 @@
 export * from './types';
-export { ownedOf, planInput, rackFor, type PlanInput, type StoreTerms, type Owned } from './input';
+export {
+  ownedOf,
+  planInput,
+  rackFor,
+  rackPieces,
+  rackWorth,
+  type PlanInput,
+  type StoreTerms,
+  type Owned,
+} from './input';
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
 export { bestOf, carriedOver, type Planned } from './carriedOver';

@@ -43,7 +43,7 @@ export interface Owned {
   thickness: Ticks;
   width: Ticks;
   length: Ticks;
-  /** Pieces. */
+  /** Pieces; of an opened can a share of one. */
   count: number;
   /** What one piece was bought for, with tax: it costs nothing more, but a part has its share of it. */
   value: Micros;
@@ -100,7 +100,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
     owned: [
       ...project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
       ...rackFor(project, book).map((entry) =>
-        ownedOf(entry.item, entry.quantity, worthOf(entry, project.currency)),
+        ownedOf(entry.item, rackPieces(entry), rackWorth(entry, project.currency)),
       ),
     ],
     settings: withTools(project, book),
@@ -118,6 +118,9 @@ const withTools = ({ settings }: Project, book: Book): PlanSettings => {
   const tools = toolsOf(settings, book);
   return tools === settings.tools ? settings : { ...settings, tools };
 };
+
+/** How many pieces of a thing are on the rack: of an opened can a share of one. */
+export const rackPieces = ({ quantity, share = 1 }: RackEntry): number => quantity * share;
 
 /** What is on the rack for a project to use. */
 export const rackFor = (project: Project, book: Book): RackEntry[] =>
@@ -153,7 +156,7 @@ const asOwned = (line: PurchaseLine, currency: string): Owned => {
 }; // prettier-ignore
 
 /** What a piece from the rack is worth, in a currency; it costs nothing more at the till. */
-const worthOf = ({ value }: RackEntry, currency: string): Micros =>
+export const rackWorth = ({ value }: RackEntry, currency: string): Micros =>
   value && value.currency === currency ? toMicros(value.sum, currency) : 0;
 
 /** So many pieces of a thing that are there already; `value` is what one was bought for, with tax. */

@@ -1,8 +1,9 @@
+import { usedUp, wholeOnes } from '../project';
 import { nameKey } from '../wood';
 import type { Offer } from '../prices';
 import type { PlanInput } from './input';
 
-/** One item that is only bought: how many pieces are wanted beyond those owned, and what is sold of it. */
+/** One item that is only bought: how many pieces are wanted beyond those owned, opened cans among them, and what is sold of it. */
 export interface WantedItem {
   pieces: number;
   offers: Offer[];
@@ -10,13 +11,17 @@ export interface WantedItem {
 
 /** What is bought and not cut, by its name. */
 export const itemsOf = ({ parts, offers, owned }: PlanInput): WantedItem[] => {
-  const counts = new Map<string, number>();
-  for (const { kind, item, count } of parts)
-    if (kind === 'hardware') counts.set(nameKey(item), (counts.get(nameKey(item)) ?? 0) + count);
-  return [...counts].map(([item, count]) => ({
-    pieces: owned
-      .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
-      .reduce((left, pile) => left - pile.count, count),
+  const used = new Map<string, number>();
+  for (const part of parts)
+    if (part.kind === 'hardware')
+      used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + usedUp(part));
+  return [...used].map(([item, all]) => ({
+    pieces: wholeOnes(
+      all,
+      owned
+        .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
+        .reduce((sum, pile) => sum + pile.count, 0),
+    ),
     offers: offers.filter((offer) => offer.item.kind === 'hardware' && nameKey(offer.name) === item),
   }));
 };

@@ -2,7 +2,7 @@ import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../mea
 import { fail, ok, type Result } from '../result';
 import { actualThickness, meanLength, NO_OWN, woodWeight, type OwnMaterials } from '../wood';
 import { chosenOption, copiesOf } from './groups';
-import type { ResolvedPart } from './resolvedPart';
+import { wholeOnes, type ResolvedPart } from './resolvedPart';
 import type { Extra, Joint, Project, Shows } from './types';
 import { valuesOf } from './values';
 
@@ -93,6 +93,6 @@ export const resolveExtra = (
         (extra.rule === 'finish' ? surfaceFor(extra, project, parts) : 0) +
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
   const amount = once * extra.coats;
-  // What is over by less than a thousandth is no reason for another can.
-  return ok({ amount, count: Math.ceil(amount / covers.value - 1e-3), fill: amount / covers.value });
+  const fill = amount / covers.value;
+  return ok({ amount, count: wholeOnes(fill, 0), fill });
 };

@@ -1,6 +1,6 @@
 import { TICKS_PER_FOOT, writeLength, type LengthUnit } from '../measure';
 import { nameKey, parseSection, parseThickness, thicknessName } from '../wood';
-import type { Item, Measure } from './types';
+import type { Item, Measure, RackEntry } from './types';
 
 /**
  * What makes two shelf tags the same thing: actual sizes and material for wood, the name for hardware.
@@ -48,6 +48,10 @@ export const itemName = (item: Item): string => {
 
 /** The name to show: the tag's own where it has one. */
 export const tagName = (item: Item): string => (item.name.trim() === '' ? itemName(item) : item.name);
+
+/** How a thing on the rack is called: an opened can by how full it is. */
+export const rackName = ({ item, share }: Pick<RackEntry, 'item' | 'share'>): string =>
+  share === undefined ? tagName(item) : `${tagName(item)}, about ${Math.round(share * 100)} % left`;
 
 const unitOf = (measure: Measure | null, otherwise: LengthUnit): LengthUnit =>
   measure && /mm|cm|m\s*$/i.test(measure.text) ? 'mm' : otherwise;

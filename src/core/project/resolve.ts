@@ -12,7 +12,7 @@ import {
   type OwnMaterials,
 } from '../wood';
 import type { Problem } from '../result';
-import { resolveExtra } from './extras';
+import { resolveExtra, type ResolvedExtra } from './extras';
 import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
@@ -31,6 +31,8 @@ export interface ResolvedBeside {
   extra: Extra;
   item: string;
   count: number;
+  /** How many are used up, where they need not be whole. */
+  fill?: number;
   /** Of one, with tax. */
   price: Minor;
 }
@@ -67,16 +69,17 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
       for (const problem of answer.problems)
         resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
     else if (answer.value.count > 0 && extra.price !== undefined)
-      resolved.beside.push({ extra, item: extra.item || extra.name, count: answer.value.count, price: extra.price });
+      resolved.beside.push({ extra, item: extra.item || extra.name, count: answer.value.count, price: extra.price, ...filled(answer.value) });
     else if (answer.value.count > 0) {
       const group = project.groups.find(({ id }) => id === extra.groupId);
-      resolved.parts.push(
-        bought(extra.id, extra.name, extra.item || extra.name, answer.value.count, group?.name ?? '', group?.id ?? ''),
-      );
+      const part = bought(extra.id, extra.name, extra.item || extra.name, answer.value.count, group?.name ?? '', group?.id ?? '');
+      resolved.parts.push({ ...part, ...filled(answer.value) });
     }
   }
   return resolved;
 }; // prettier-ignore
+
+const filled = ({ fill }: ResolvedExtra) => (fill === undefined ? {} : { fill });
 
 /** What is not cut yet takes the length that was measured. */
 const asMeasured = (resolved: ResolvedPart, { measured }: Part): ResolvedPart[] => {

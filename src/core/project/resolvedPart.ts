@@ -2,6 +2,12 @@ import type { Ticks } from '../measure';
 import type { Ends, Section } from '../wood';
 import type { Part } from './types';
 
+/** How many of something are used up: of cans and bags not whole ones. */
+export const usedUp = ({ count, fill }: { count: number; fill?: number }): number => fill ?? count;
+
+/** Whole ones still to buy where so many are used up and so many are there; less than a thousandth is no reason for another. */
+export const wholeOnes = (used: number, there: number): number => Math.max(0, Math.ceil(used - there - 1e-3));
+
 /** A part with everything worked out: sizes in ticks, counts for all that is built, materials it may be of. */
 export interface ResolvedPart {
   id: string;
@@ -24,4 +30,6 @@ export interface ResolvedPart {
   materials: string[];
   /** Hardware only. */
   item: string;
+  /** Hardware: how many are used up where they need not be whole, as of cans and bags; absent: `count`. */
+  fill?: number;
 }

@@ -204,6 +204,8 @@ export interface RackEntry {
   item: Item;
   /** Pieces. */
   quantity: number;
+  /** Of an opened can or bag: how full it is, above 0 and below 1. */
+  share?: number;
   /** The project it is left from; blank: none. */
   from: string;
   /** What one piece is worth to the project that uses it; absent: nothing. */

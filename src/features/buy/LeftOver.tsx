@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { leftoversOf } from '@/core/budget';
 import type { Plan } from '@/core/plan';
 import { formatMoney } from '@/core/measure';
-import { tagName } from '@/core/project';
+import { rackName } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
 import { Band, Button, Row, Words } from '@/ui';
 
@@ -17,10 +17,11 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
   const put = (isValued: boolean) => {
     runOnBook({
       type: 'putOnRack',
-      entries: left.map(({ item, quantity, worth }) => ({
+      entries: left.map(({ item, quantity, share, worth }) => ({
         id: newId(),
         item,
         quantity,
+        ...(share === undefined ? {} : { share }),
         from: project.name,
         ...(isValued && worth > 0 ? { value: { sum: worth, currency: project.currency } } : {}),
       })),
@@ -36,10 +37,10 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
   return (
     <View role="region" aria-label="Left over">
       <Band title="Left over" note="when it is all cut" />
-      {left.map(({ item, quantity, worth }) => (
-        <Row key={tagName(item)} style={styles.row}>
-          <Words style={styles.grow}>{`${quantity} × ${tagName(item)}`}</Words>
-          <Words tone="soft">{formatMoney(quantity * worth, project.currency)}</Words>
+      {left.map((one) => (
+        <Row key={rackName(one)} style={styles.row}>
+          <Words style={styles.grow}>{`${one.quantity} × ${rackName(one)}`}</Words>
+          <Words tone="soft">{formatMoney(one.quantity * one.worth, project.currency)}</Words>
         </Row>
       ))}
       <View style={styles.put}>

@@ -38,7 +38,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const [opened, setOpened] = useState<Opened>(null);
   // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
-  const costs = useMemo(() => (plan ? inThePiece(settled, plan, book.materials) : {}), [settled, plan, book]);
+  const costs = useMemo(() => (plan ? inThePiece(settled, plan, book) : {}), [settled, plan, book]);
   const checks = useMemo(
     () => [...checksOf(settled, longestSold(settled, book), book.materials), ...fitChecks(settled, book)],
     [settled, book],

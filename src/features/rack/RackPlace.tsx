@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { readQuickLine } from '@/core/formats';
 import { formatMoney, type LengthUnit } from '@/core/measure';
-import { tagName, type Item, type RackEntry } from '@/core/project';
+import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, useOpenBook, useSettings } from '@/data';
 import { Band, Button, Columns, IconAction, Row, TextField, Words } from '@/ui';
@@ -17,7 +17,10 @@ export const RackPlace = () => {
   return <Rack {...open} unit={settings.unit} />;
 };
 
-/** Reads `3 2x4 31 1/2 treated`, `1 3/4 24 x 36 birch ply` or `40 deck screws`. Problems: `quick`, `material`. */
+/** `clear oil 40 %`, as Billet itself names what is left of a can. */
+const OPENED = /^(.*?),?\s+(?:about\s+)?(\d{1,2})\s*%(?:\s+left)?$/;
+
+/** Reads `3 2x4 31 1/2 treated`, `1 3/4 24 x 36 birch ply`, `40 deck screws` or `1 clear oil 40 %`. Problems: `quick`, `material`. */
 const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>> => {
   const line = readQuickLine(text, unit);
   if (!line.ok) return line;
@@ -33,6 +36,10 @@ const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>
   };
   if (part.kind !== 'hardware' && item.material === '')
     return fail('material', 'Of what wood? Write its material behind the length, such as treated.');
+  const opened = part.kind === 'hardware' ? OPENED.exec(name) : null;
+  const share = Number(opened?.[2]) / 100;
+  if (opened && share > 0)
+    return ok({ item: { ...item, name: opened[1] ?? name }, quantity: part.quantity, share, from: '' });
   return ok({ item, quantity: part.quantity, from: '' });
 };
 
@@ -45,7 +52,7 @@ const Rack = ({
   const [text, setText] = useState('');
   const [isTried, setIsTried] = useState(false);
   const entries = Object.values(book.rack ?? {}).sort((a, b) =>
-    tagName(a.item).localeCompare(tagName(b.item)),
+    rackName(a).localeCompare(rackName(b)),
   );
   const read = readEntry(text, unit);
   const add = () => {
@@ -58,7 +65,7 @@ const Rack = ({
   const remove = (entry: RackEntry) => {
     runOnBook({ type: 'takeFromRack', ids: [entry.id] });
     notify({
-      text: `${tagName(entry.item)} is off the rack.`,
+      text: `${rackName(entry)} is off the rack.`,
       action: { label: 'Undo', run: undo },
     });
   };
@@ -78,7 +85,7 @@ const Rack = ({
             onChange={setText}
             onSubmitEditing={add}
             error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
-            help={read.ok ? `${read.value.quantity} × ${tagName(read.value.item)}` : `Such as ${example}; hardware: 40 deck screws.`}
+            help={read.ok ? `${read.value.quantity} × ${rackName(read.value)}` : `Such as ${example}; hardware: 40 deck screws; a can: 1 clear oil 40 %.`}
           />
         </View>
         <Button mode="outlined" onPress={add}>
@@ -93,14 +100,14 @@ const Rack = ({
               <View style={styles.line}>
                 <Words size="strong" style={styles.count}>{`${entry.quantity} ×`}</Words>
                 <View style={styles.grow}>
-                  <Words>{tagName(entry.item)}</Words>
+                  <Words>{rackName(entry)}</Words>
                   {entry.from === '' && !entry.value ? null : (
                     <Words size="small" tone="soft">
                       {[entry.from === '' ? '' : `left from ${entry.from}`, entry.value ? `worth ${formatMoney(entry.value.sum, entry.value.currency)}${entry.quantity > 1 ? ' each' : ''}` : ''].filter(Boolean).join(' · ')}
                     </Words>
                   )}
                 </View>
-                <IconAction icon="delete" label={`Take ${tagName(entry.item)} off the rack`} onPress={() => remove(entry)} />
+                <IconAction icon="delete" label={`Take ${rackName(entry)} off the rack`} onPress={() => remove(entry)} />
               </View>
             </Row>
           </View>

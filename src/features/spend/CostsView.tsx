@@ -19,7 +19,7 @@ export const CostsView = ({ open, plan, money }: { open: OpenProject; plan: Plan
   const router = useRouter();
   const shown = shownPlan(plan);
   const inPiece = useMemo(
-    () => (shown ? inThePieceOfAll(project, shown, book.materials) : 0),
+    () => (shown ? inThePieceOfAll(project, shown, book) : 0),
     [project, shown, book],
   );
   const costs = costsOf(project, { inPiece, atTill: money.total });

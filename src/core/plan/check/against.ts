@@ -19,7 +19,10 @@ export const againstProject = (
     ...project.purchases.flatMap(({ lines }) =>
       lines.map((line) => ({ item: servesAs(line), quantity: keptPieces(line), isBought: true })),
     ),
-    ...rackFor(project, book).map(({ item, quantity }) => ({ item, quantity })),
+    ...rackFor(project, book).map((entry) => ({
+      item: entry.item,
+      quantity: entry.quantity * (entry.share ?? 1),
+    })),
     ...owned,
   ],
   settings: { ...project.settings, tools: toolsOf(project.settings, book) },

@@ -39,12 +39,13 @@ const checkMade = (plan: PlanToCheck, parts: ResolvedPart[], { owned }: CheckAga
       note(`${part.name} (${part.group})`, `${number} are cut, and ${part.count} are needed`);
   }
   const wanted = new Map<string, number>();
-  for (const { kind, item, count } of parts)
-    if (kind === 'hardware') wanted.set(nameKey(item), (wanted.get(nameKey(item)) ?? 0) + count);
+  for (const { kind, item, count, fill = count } of parts)
+    if (kind === 'hardware') wanted.set(nameKey(item), (wanted.get(nameKey(item)) ?? 0) + fill);
   for (const [item, count] of wanted) {
     const bought = plan.buys.filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
     const held = owned.filter((pile) => pile.item.kind === 'hardware' && nameKey(pile.item.name) === item).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
-    if (bought + held < count) note(item, `${bought + held} are there, and ${count} are needed`);
+    // Less than a thousandth of a can is no reason for another.
+    if (bought + held < count - 1.001e-3) note(item, `${bought + held} are there, and ${count} are needed`);
   }
 };
 
