@@ -1,7 +1,8 @@
 import type { Minor } from '../measure';
-import { rackFor, rackPieces } from '../plan';
+import { rackFor } from '../plan';
 import {
   keptPieces,
+  rackPieces,
   resolve,
   servesAs,
   tagName,

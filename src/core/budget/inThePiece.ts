@@ -1,9 +1,10 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../measure';
-import { faceOf, rackFor, rackPieces, rackWorth, type Layout, type Plan, type Point } from '../plan';
+import { faceOf, rackFor, rackWorth, type Layout, type Plan, type Point } from '../plan';
 import {
   emptyBook,
   keptMoney,
   keptPieces,
+  rackPieces,
   resolve,
   servesAs,
   tagName,

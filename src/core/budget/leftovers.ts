@@ -6,6 +6,7 @@ import {
   keptPieces,
   resolve,
   servesAs,
+  SLIVER,
   usedUp,
   type Book,
   type Item,
@@ -77,7 +78,7 @@ const hardware = (project: Project, book: Book): Leftover[] => {
     lines.filter((line) => line.item.kind === 'hardware' && used.has(nameKey(servesAs(line).name))).map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
   ).flatMap(({ item, quantity, worth }): Leftover[] => {
     const left = quantity - (used.get(nameKey(item.name)) ?? 0);
-    const whole = Math.max(0, Math.floor(left + 1e-3));
+    const whole = Math.max(0, Math.floor(left + SLIVER));
     const share = Math.round((left - whole) * 10) / 10;
     return [
       ...(whole > 0 ? [{ item, quantity: whole, worth }] : []),

@@ -1,6 +1,6 @@
 import type { Minor } from '../measure';
 import { purchaseMoney, type Book, type Project } from '../project';
-import { shownPlan, type Plan } from '../plan';
+import { shippingFor, shownPlan, type Plan } from '../plan';
 import { besideOf } from './beside';
 import { reserveOf, targetOf } from './target';
 
@@ -71,6 +71,5 @@ export const tripsPaid = ({ purchases }: Project, book: Book, plan: Plan | null)
 export const extrasPaid = (book: Book, storeId: string, bought: Minor, stillBuying: boolean): Minor => {
   const store = book.stores[storeId];
   if (!store) return 0;
-  const free = store.shipping?.freeFrom ?? Infinity;
-  return store.trip + (store.shipping && !stillBuying && bought < free ? store.shipping.fee : 0);
+  return store.trip + (stillBuying ? 0 : shippingFor(store.shipping, bought));
 };

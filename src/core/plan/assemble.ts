@@ -5,7 +5,7 @@ import { pocketFactor, taxAt, type Purchases } from './buying';
 import type { FilledPanel } from './cutting';
 import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
-import type { PlanInput, StoreTerms } from './input';
+import { shippingFor, type PlanInput, type StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
 import { shareOut } from './shareOut';
 import { withSpares } from './spares';
@@ -110,7 +110,6 @@ const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanI
   if (buys.length === 0) return [];
   const cost = buys.reduce((sum, buy) => sum + buy.cost, 0);
   const goods = toMinor(Math.round(cost * (1 - store.discount)), currency);
-  const free = store.shipping?.freeFrom ?? Infinity;
   return [
     {
       storeId: store.id,
@@ -118,7 +117,7 @@ const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanI
       goods,
       tax: toMinor(Math.round(toMicros(goods, currency) * taxAt(store, settings)), currency),
       trip: store.trip,
-      shipping: store.shipping && goods < free ? store.shipping.fee : 0,
+      shipping: shippingFor(store.shipping, goods),
     },
   ];
 };

@@ -1,4 +1,4 @@
-import type { ResolvedPart } from '../project';
+import { SLIVER, type ResolvedPart } from '../project';
 import { meanLength, nameKey } from '../wood';
 import { serves, supplyOf } from './cuttable';
 import { panelRoom, waysOn } from './cutting';
@@ -50,7 +50,7 @@ const poolBound = (parts: ResolvedPart[], input: PlanInput, tillOf: Till): Micro
       if (holds > 0) least = Math.min(least, (tillOf.leastPerPiece(offer) * sizeOn(part, offer)) / holds);
     }
     if (least === Infinity) continue;
-    sum += (part.fill === undefined ? part.count : Math.max(0, part.fill - 1e-3)) * least;
+    sum += (part.fill === undefined ? part.count : Math.max(0, part.fill - SLIVER)) * least;
     for (const pile of input.owned)
       if (serves(part, supplyOf(pile), settings)) {
         owned.add(pile);

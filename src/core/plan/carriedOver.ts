@@ -1,3 +1,4 @@
+import { joinedBy } from '../joinedBy';
 import { nameKey } from '../wood';
 import { paidAt } from './assemble';
 import type { Owned, PlanInput } from './input';
@@ -24,14 +25,15 @@ export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput, 
   if (!come) return null;
   const taken = new Map<string, number>();
   const left = plan.buys.flatMap((buy): Buy[] => {
-    const pile = come.get(keyOf({ ...buy, name: buy.item }));
+    const pile = come.get(keyOf(buy));
     const packs = Math.min(buy.qty, Math.floor((pile?.count ?? 0) / buy.pack));
     if (pile) pile.count -= packs * buy.pack;
     taken.set(sourceKey(buy), packs * buy.pack + (taken.get(sourceKey(buy)) ?? 0));
     return packs === buy.qty ? [] : [{ ...buy, qty: buy.qty - packs }];
   });
   const layouts = plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, come));
-  const stuffOf = hangingTogether([...layouts, ...anew.layouts]);
+  // A part may be cut from several stuffs: they hang together.
+  const stuffOf = joinedBy([...layouts, ...anew.layouts].map((layout) => [stuffKey(layout), ...layout.pieces.map(({ partId }) => partId)]));
   const offerOf = ({ offerKey }: Buy) => input.offers.find(({ key }) => key === offerKey);
   const isSold = (buy: Buy) => {
     const offer = offerOf(buy);
@@ -51,21 +53,17 @@ export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput, 
   );
 }; // prettier-ignore
 
-/** What a board or sheet is, whatever its length; an item by its name. */
-const stuffKey = (of: Pick<Buy, 'kind' | 'section' | 'material'> & Partial<Pick<Buy, 'item'>>): string =>
-  of.kind === 'hardware' ? nameKey(of.item ?? '') : [of.kind, nameKey(of.section), nameKey(of.material)].join(':'); // prettier-ignore
+type Stuff = Pick<Buy, 'kind' | 'section' | 'material'> & { item?: string };
 
-/** Of each stuff and each part one name for all that hangs together with it: a part may be cut from several stuffs. */
-const hangingTogether = (layouts: Layout[]): ((key: string) => string) => {
-  const parent = new Map<string, string>();
-  const root = (key: string): string => {
-    const above = parent.get(key);
-    return above === undefined || above === key ? key : root(above);
-  };
-  for (const layout of layouts)
-    for (const { partId } of layout.pieces) parent.set(root(partId), root(stuffKey(layout)));
-  return root;
-};
+/** What a board or sheet is, whatever its length; an item by its name. */
+const stuffKey = ({ kind, item = '', section, material }: Stuff): string =>
+  kind === 'hardware' ? nameKey(item) : [kind, nameKey(section), nameKey(material)].join(':');
+
+/** The same with its size. */
+const keyOf = (of: Stuff & Pick<Buy, 'length' | 'width'>): string =>
+  of.kind === 'hardware'
+    ? stuffKey(of)
+    : [stuffKey(of), of.length, of.kind === 'sheet' ? of.width : ''].join(':');
 
 interface Arrival {
   name: string;
@@ -77,19 +75,16 @@ interface Arrival {
 const arrivals = (before: Owned[], now: Owned[]): Map<string, Arrival> | null => {
   const come = new Map<string, Arrival>();
   for (const { count, name, value, ...pile } of now) {
-    const key = keyOf({ ...pile, name });
+    const key = keyOf({ ...pile, item: name });
     come.set(key, { name, value, count: count + (come.get(key)?.count ?? 0) });
   }
   for (const pile of before) {
-    const held = come.get(keyOf(pile));
+    const held = come.get(keyOf({ ...pile, item: pile.name }));
     if (pile.count > (held?.count ?? 0)) return null;
     if (held) held.count -= pile.count;
   }
   return come;
 };
-
-const keyOf = ({ kind, name, section, length, width, material }: Pick<Owned, 'kind' | 'name' | 'section' | 'length' | 'width' | 'material'>): string =>
-  kind === 'hardware' ? nameKey(name) : [kind, nameKey(section), nameKey(material), length, kind === 'sheet' ? width : ''].join(':'); // prettier-ignore
 
 const sourceKey = ({ storeId, item, length }: Pick<Buy, 'storeId' | 'item' | 'length'>): string =>
   [storeId, nameKey(item), length].join(':');
@@ -100,7 +95,7 @@ const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<stri
   const key = sourceKey({ ...layout.source, length: layout.length });
   const there = Math.min(layout.count, taken.get(key) ?? 0);
   taken.set(key, (taken.get(key) ?? 0) - there);
-  const pile = come.get(keyOf({ ...layout, name: layout.source.item }));
+  const pile = come.get(keyOf(layout));
   const owned: Layout = {
     ...layout,
     count: there,

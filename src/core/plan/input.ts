@@ -1,5 +1,5 @@
 import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
-import { itemKey, keptMoney, keptPieces, resolve, servesAs, tagName, toolsOf } from '../project';
+import { itemKey, keptMoney, keptPieces, rackPieces, resolve, servesAs, tagName, toolsOf } from '../project';
 import type {
   Book,
   Item,
@@ -119,12 +119,13 @@ const withTools = ({ settings }: Project, book: Book): PlanSettings => {
   return tools === settings.tools ? settings : { ...settings, tools };
 };
 
-/** How many pieces of a thing are on the rack: of an opened can a share of one. */
-export const rackPieces = ({ quantity, share = 1 }: RackEntry): number => quantity * share;
-
 /** What is on the rack for a project to use. */
 export const rackFor = (project: Project, book: Book): RackEntry[] =>
   project.leavesRack ? [] : Object.values(book.rack ?? {});
+
+/** What a store asks for sending goods of so much. */
+export const shippingFor = (shipping: Store['shipping'], goods: Minor): Minor =>
+  shipping && goods < (shipping.freeFrom ?? Infinity) ? shipping.fee : 0;
 
 const termsOf = (
   { id, name, trip, taxFree, taxRate, discount, cuts, shipping }: Store,
@@ -132,7 +133,6 @@ const termsOf = (
 ): StoreTerms => {
   const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
   const freeFrom = shipping?.freeFrom ?? null;
-  const isDue = shipping !== null && purchases.length > 0 && bought < (freeFrom ?? Infinity);
   return {
     id,
     name,
@@ -145,7 +145,7 @@ const termsOf = (
       fee: shipping.fee,
       freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
     },
-    due: isDue ? shipping.fee : 0,
+    due: purchases.length > 0 ? shippingFor(shipping, bought) : 0,
   };
 };
 

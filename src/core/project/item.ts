@@ -49,6 +49,9 @@ export const itemName = (item: Item): string => {
 /** The name to show: the tag's own where it has one. */
 export const tagName = (item: Item): string => (item.name.trim() === '' ? itemName(item) : item.name);
 
+/** How many pieces of a thing are on the rack: of an opened can a share of one. */
+export const rackPieces = ({ quantity, share = 1 }: RackEntry): number => quantity * share;
+
 /** How a thing on the rack is called: an opened can by how full it is. */
 export const rackName = ({ item, share }: Pick<RackEntry, 'item' | 'share'>): string =>
   share === undefined ? tagName(item) : `${tagName(item)}, about ${Math.round(share * 100)} % left`;

@@ -5,8 +5,12 @@ import type { Part } from './types';
 /** How many of something are used up: of cans and bags not whole ones. */
 export const usedUp = ({ count, fill }: { count: number; fill?: number }): number => fill ?? count;
 
-/** Whole ones still to buy where so many are used up and so many are there; less than a thousandth is no reason for another. */
-export const wholeOnes = (used: number, there: number): number => Math.max(0, Math.ceil(used - there - 1e-3));
+/** So little of a can or bag is no reason for another. */
+export const SLIVER = 1e-3;
+
+/** Whole ones still to buy where so many are used up and so many are there. */
+export const wholeOnes = (used: number, there: number): number =>
+  Math.max(0, Math.ceil(used - there - SLIVER));
 
 /** A part with everything worked out: sizes in ticks, counts for all that is built, materials it may be of. */
 export interface ResolvedPart {

@@ -1,4 +1,4 @@
-import { keptPieces, resolve, servesAs, toolsOf, type Book, type Project } from '../../project';
+import { keptPieces, rackPieces, resolve, servesAs, toolsOf, type Book, type Project } from '../../project';
 import { rackFor } from '../input';
 import type { CheckAgainst } from './types';
 
@@ -19,10 +19,7 @@ export const againstProject = (
     ...project.purchases.flatMap(({ lines }) =>
       lines.map((line) => ({ item: servesAs(line), quantity: keptPieces(line), isBought: true })),
     ),
-    ...rackFor(project, book).map((entry) => ({
-      item: entry.item,
-      quantity: entry.quantity * (entry.share ?? 1),
-    })),
+    ...rackFor(project, book).map((entry) => ({ item: entry.item, quantity: rackPieces(entry) })),
     ...owned,
   ],
   settings: { ...project.settings, tools: toolsOf(project.settings, book) },

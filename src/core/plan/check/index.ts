@@ -1,6 +1,6 @@
 import { nameKey } from '../../wood';
 import type { Problem } from '../../result';
-import type { ResolvedPart } from '../../project';
+import { usedUp, type ResolvedPart } from '../../project';
 import { checkLayout, NEAR } from './geometry';
 import { checkMoney } from './money';
 import type { BuyToCheck, CheckAgainst, LayoutToCheck, Note, PlanToCheck } from './types';
@@ -39,8 +39,9 @@ const checkMade = (plan: PlanToCheck, parts: ResolvedPart[], { owned }: CheckAga
       note(`${part.name} (${part.group})`, `${number} are cut, and ${part.count} are needed`);
   }
   const wanted = new Map<string, number>();
-  for (const { kind, item, count, fill = count } of parts)
-    if (kind === 'hardware') wanted.set(nameKey(item), (wanted.get(nameKey(item)) ?? 0) + fill);
+  for (const part of parts)
+    if (part.kind === 'hardware')
+      wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + usedUp(part));
   for (const [item, count] of wanted) {
     const bought = plan.buys.filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
     const held = owned.filter((pile) => pile.item.kind === 'hardware' && nameKey(pile.item.name) === item).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore

@@ -1,3 +1,4 @@
+import { joinedBy } from '../../joinedBy';
 import type { Ticks } from '../../measure';
 import type { Offer } from '../../prices';
 import type { ResolvedPart } from '../../project';
@@ -75,7 +76,8 @@ const woodsOf = (input: PlanInput): Wood[] => {
   const stocks = stocksOf(input, till(input.stores, settings));
   const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings) !== null));
   const groups = new Map<number, { types: PieceType[]; stocks: Stock[] }>();
-  const root = joined(types.length, uses);
+  // Types hang together by the stocks that serve them.
+  const root = joinedBy(uses.map((served) => served.flatMap((isServed, type) => (isServed ? [type] : []))));
   types.forEach((type, index) => {
     const group = groups.get(root(index)) ?? { types: [], stocks: [] };
     group.types.push(type);
@@ -86,20 +88,6 @@ const woodsOf = (input: PlanInput): Wood[] => {
     if (first >= 0) groups.get(root(first))?.stocks.push(stock);
   });
   return [...groups.values()].map((cutup) => ({ ...cutup, spaces: spacesOf(cutup, input) }));
-};
-
-/** For each type the first of those that hang together with it by the stocks that serve them. */
-const joined = (count: number, uses: boolean[][]): ((type: number) => number) => {
-  const parent = Array.from({ length: count }, (_, index) => index);
-  const root = (index: number): number =>
-    parent[index] === index ? index : (parent[index] = root(parent[index] ?? index));
-  for (const served of uses) {
-    const first = served.indexOf(true);
-    served.forEach((isServed, type) => {
-      if (isServed) parent[root(type)] = root(first);
-    });
-  }
-  return root;
 };
 
 const typesOf = ({ parts, settings }: PlanInput): PieceType[] => {
