@@ -11,7 +11,7 @@ import { shownPlan, type Plan } from '../plan';
 import { keptMoney, keptPieces, servesAs, tagName, type Baseline, type BaselineLine, type Book, type Category, type Item, type Project } from '../project'; // prettier-ignore
 import { nameKey } from '../wood';
 import { besideOf } from './beside';
-import { ledgerOf, paidFor } from './ledger';
+import { ledgerOf, paidInAll } from './ledger';
 import { categoryOf } from './purchase';
 import { hardwareItem, itemOfBuy } from './run';
 
@@ -36,7 +36,7 @@ const standingOf = (project: Project, book: Book, plan: Plan | null): { lines: B
   const beside = besideOf(project, book).map(({ item, quantity, paid, category }): BaselineLine => ({ item: hardwareItem(item), quantity, paid, category }));
   const rest = (shown?.total ?? 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
   const paid = ledgerOf(project, book, plan);
-  const of = (kind: string) => paid.filter((entry) => entry.kind === kind).reduce((sum, entry) => sum + paidFor(entry), 0);
+  const of = (kind: string) => paidInAll(paid.filter((entry) => entry.kind === kind));
   return { lines: [...bought, ...planned, ...beside], trips: rest + of('trip'), receipts: of('receipt') };
 }; // prettier-ignore
 

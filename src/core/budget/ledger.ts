@@ -74,6 +74,9 @@ const entriesOf = (purchase: Purchase): Entry[] => {
 /** With tax. */
 export const paidFor = ({ price, tax }: Entry): Minor => price + tax;
 
+/** What several entries came to, with tax. */
+export const paidInAll = (entries: Entry[]): Minor => entries.reduce((sum, entry) => sum + paidFor(entry), 0);
+
 /** What a ledger can be summed by. */
 export const GROUPINGS = ['category', 'store', 'month', 'item'] as const;
 export type Grouping = (typeof GROUPINGS)[number];

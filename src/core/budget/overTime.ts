@@ -1,5 +1,5 @@
 import type { Minor } from '../measure';
-import { paidFor, type Entry } from './ledger';
+import { paidInAll, type Entry } from './ledger';
 
 /** What was spent up to a day, and what will have been, by the forecast. */
 export interface DayMoney {
@@ -28,7 +28,7 @@ export const spentOverTime = (
   until: string | null,
 ): DayMoney[] => {
   if (entries.length === 0) return [];
-  const paid = entries.reduce((sum, entry) => sum + paidFor(entry), 0);
+  const paid = paidInAll(entries);
   const days = entries.map(({ date }) => dayOf(date));
   const now = Math.max(dayOf(today), ...days);
   const first = Math.min(...days);
@@ -37,7 +37,7 @@ export const spentOverTime = (
   const drawn = [...new Set([...range(first, now, step), now, ...range(now, last, step), last])].sort((a, b) => a - b);
   return drawn.map((day) => ({
     date: isoOf(day),
-    spent: day > now ? null : entries.filter(({ date }) => dayOf(date) <= day).reduce((sum, entry) => sum + paidFor(entry), 0),
+    spent: day > now ? null : paidInAll(entries.filter(({ date }) => dayOf(date) <= day)),
     forecast: day < now ? null : last === now ? paid : Math.round(paid + ((forecast - paid) * (day - now)) / (last - now)),
   }));
 }; // prettier-ignore

@@ -1,4 +1,4 @@
-import { paidFor, type Entry } from '../budget';
+import { paidInAll, type Entry } from '../budget';
 import { writeMoney, type Minor } from '../measure';
 import { oldestFirst } from './ledgerCsv';
 
@@ -16,7 +16,7 @@ export const writeJournal = (entries: Entry[], currency: string, project: string
   }
   const transactions = [...groups].map(([head, of]) => {
     const tax = of.reduce((sum, entry) => sum + entry.tax, 0);
-    const all = of.reduce((sum, entry) => sum + paidFor(entry), 0);
+    const all = paidInAll(of);
     const posting = (account: string, sum: Minor, note = '') =>
       `    ${account.padEnd(40)}  ${currency} ${money(sum)}${note === '' ? '' : `  ; ${plain(note)}`}`;
     return [

@@ -1,5 +1,5 @@
 import {
-  againstTargets, besideOf, byCategory, costsOf, eachOf, inThePiece, inThePieceOfAll, ledgerOf, paidFor, projectMoney,
+  againstTargets, besideOf, byCategory, costsOf, eachOf, inThePiece, inThePieceOfAll, ledgerOf, paidFor, paidInAll, projectMoney,
 } from '../budget'; // prettier-ignore
 import { capital } from '../capital';
 import { formatDay, formatLength, formatMoney, writeMoney, type Minor } from '../measure';
@@ -99,7 +99,7 @@ const toBuy = (project: Project, book: Book, plan: Plan | null): Section => {
 const paid = (project: Project, book: Book, plan: Plan | null): Section => {
   const entries = ledgerOf(project, book, plan);
   const rows = [...entries].reverse().map((entry) => row(entry.item, entry.quantity, `${formatDay(entry.date)}, ${entry.store}`, paidFor(entry))); // prettier-ignore
-  const sum = entries.reduce((all, entry) => all + paidFor(entry), 0);
+  const sum = paidInAll(entries);
   return { title: 'Paid', columns: ['Item', 'How many', 'When and where', 'With tax'], rows: rows.length > 0 ? [...rows, row('Paid in all', '', '', sum, true)] : [] };
 }; // prettier-ignore
 

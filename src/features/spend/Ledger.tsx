@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { paidFor, searchLedger, type Entry } from '@/core/budget';
+import { paidFor, paidInAll, searchLedger, type Entry } from '@/core/budget';
 import { fileBase, writeJournal, writeLedger } from '@/core/formats';
 import { formatDay, formatMoney } from '@/core/measure';
 import type { Project } from '@/core/project';
@@ -52,7 +52,7 @@ export const Ledger = ({
       </View>
       {entries.length > 0 ? (
         <View style={styles.search}>
-          <TextField label="Find in the ledger" value={words} onChange={setWords} help={words.trim() === '' ? null : `${shown.length} of ${entries.length}, ${said(shown.reduce((sum, entry) => sum + paidFor(entry), 0))}`} />
+          <TextField label="Find in the ledger" value={words} onChange={setWords} help={words.trim() === '' ? null : `${shown.length} of ${entries.length}, ${said(paidInAll(shown))}`} />
         </View>
       ) : (
         <Words style={styles.pad}>Nothing is paid yet. Shop with the list under Buy, or record it here.</Words>
@@ -77,7 +77,7 @@ const Days = ({
     const of = entries.filter((entry) => entry.date === date);
     return (
       <View key={date} role="group" aria-label={formatDay(date)}>
-        <Band title={formatDay(date)} note={said(of.reduce((sum, entry) => sum + paidFor(entry), 0))} />
+        <Band title={formatDay(date)} note={said(paidInAll(of))} />
         {of.map((entry, index) => (
           <EntryRow key={index} entry={entry} said={said} onChoose={onChoose} />
         ))}
