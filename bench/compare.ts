@@ -7,11 +7,15 @@ import { launch, PHONE, serve, visit } from '../e2e/browser';
 
 const RUNS = 3;
 
-const cards = (page: Page) => page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem'); // prettier-ignore
+const cards = (page: Page) =>
+  page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem');
 
 const open = async (page: Page, site: string, id: string) => {
   await page.goto(`${site}/project/${id}/parts`);
-  await page.getByTestId('money-strip').getByRole('img', { name: /[1-9].* to buy/ }).waitFor(); // prettier-ignore
+  await page
+    .getByTestId('money-strip')
+    .getByRole('img', { name: /[1-9].* to buy/ })
+    .waitFor();
   await page.waitForTimeout(1500);
 };
 
@@ -34,16 +38,18 @@ const fill = async (page: Page) => {
 const priced = (page: Page, count: number) =>
   page.waitForFunction(
     (wanted) =>
-      [...document.querySelectorAll('[aria-label="Ways to do it, cheapest first"] [role=listitem]')].filter((card) => /[$€]\d|no price for/.test(card.textContent ?? '')).length >= wanted,
+      [...document.querySelectorAll('[aria-label="Ways to do it, cheapest first"] [role=listitem]')].filter(
+        (card) => /[$€]\d|no price for/.test(card.textContent ?? ''),
+      ).length >= wanted,
     count,
     { polling: 'raf' },
-  ); // prettier-ignore
+  );
 
 const watch = (page: Page) =>
   page.evaluate(() => {
     const seen: PerformanceEntry[] = [];
     Object.assign(window, { longTasks: seen });
-    new PerformanceObserver((list) => seen.push(...list.getEntries())).observe({ type: 'longtask' }); // prettier-ignore
+    new PerformanceObserver((list) => seen.push(...list.getEntries())).observe({ type: 'longtask' });
   });
 
 const main = async () => {
@@ -66,7 +72,14 @@ const main = async () => {
       await priced(page, count);
       const all = Date.now() - began;
       await page.getByRole('tab', { name: 'Ways to save' }).click();
-      await page.waitForFunction(() => /Each saving is the difference of two checked plans\. Savings/.test(document.body.textContent ?? ''), undefined, { polling: 'raf' }); // prettier-ignore
+      await page.waitForFunction(
+        () =>
+          /Each saving is the difference of two checked plans\. Savings/.test(
+            document.body.textContent ?? '',
+          ),
+        undefined,
+        { polling: 'raf' },
+      );
       const ways = Date.now() - began;
       const tasks = await page.evaluate(() =>
         (window as unknown as { longTasks: PerformanceEntry[] }).longTasks.map(({ startTime, duration }) => ({
@@ -78,7 +91,9 @@ const main = async () => {
       // The press itself leaves the place that was open, and opens this one.
       const press = tasks.filter(({ startTime }) => startTime < pressed);
       const after = tasks.filter(({ startTime }) => startTime >= pressed);
-      rows.push(`${count} ways: first ${first} ms, all ${all} ms, ways to save ${ways} ms, longest task: the press ${longest(press)} ms, afterwards ${longest(after)} ms`); // prettier-ignore
+      rows.push(
+        `${count} ways: first ${first} ms, all ${all} ms, ways to save ${ways} ms, longest task: the press ${longest(press)} ms, afterwards ${longest(after)} ms`,
+      );
       await context.close();
     }
     for (const row of rows) console.log(`${id.padEnd(16)} ${row}`);

@@ -6,9 +6,17 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
 import { firstPlan, planInput } from '@/core/plan';
 import {
-  apply, emptyBook, emptyGroup, emptyPart, emptyProject, resolve,
-  type Book, type Command, type Part, type Project,
-} from '@/core/project'; // prettier-ignore
+  apply,
+  emptyBook,
+  emptyGroup,
+  emptyPart,
+  emptyProject,
+  resolve,
+  type Book,
+  type Command,
+  type Part,
+  type Project,
+} from '@/core/project';
 import { checksOf } from '@/core/takeoff';
 import { launch, serve, visit, WIDE } from '../e2e/browser';
 

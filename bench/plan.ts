@@ -4,7 +4,17 @@
  * `node scripts/run.js bench/plan.ts [part of a name]`.
  */
 import loadHighs from 'highs';
-import { bestPlan, byHandPlan, firstPlan, planInput, solverOf, type Highs, type Plan, type PlanInput, type Solver } from '@/core/plan'; // prettier-ignore
+import {
+  bestPlan,
+  byHandPlan,
+  firstPlan,
+  planInput,
+  solverOf,
+  type Highs,
+  type Plan,
+  type PlanInput,
+  type Solver,
+} from '@/core/plan';
 import { sharesOf } from '@/core/plan/exact/share';
 import { asTerms, modesOf, tillProgram } from '@/core/plan/exact/till';
 import { room } from '@/core/plan/packBoards';
@@ -28,8 +38,12 @@ const timed = <T>(work: () => T): { seconds: number; made: T } => {
 const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: number): string => {
   const shares = sharesOf(input);
   const used = new Set(plan.stores.map(({ storeId }) => storeId));
-  const mode = modesOf(input).find(({ stores, free }) => free.size === 0 && stores.size === used.size && [...used].every((id) => stores.has(id)));
-  if (!mode || shares.some(({ wood }) => wood.spaces.some(({ isParted }) => isParted))) return 'no such model';
+  const mode = modesOf(input).find(
+    ({ stores, free }) =>
+      free.size === 0 && stores.size === used.size && [...used].every((id) => stores.has(id)),
+  );
+  if (!mode || shares.some(({ wood }) => wood.spaces.some(({ isParted }) => isParted)))
+    return 'no such model';
   const { program, tagsOf } = tillProgram(input, shares, mode);
   const add = (upper: number): number => {
     program.cost.push(0);
@@ -41,7 +55,8 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
   for (const share of shares) {
     const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
     const { types, stocks } = share.wood;
-    if (types.length === 0) program.rows.push(...share.program.rows.map((row) => ({ ...row, terms: asTerms(row.terms, at) })));
+    if (types.length === 0)
+      program.rows.push(...share.program.rows.map((row) => ({ ...row, terms: asTerms(row.terms, at) })));
     const sizes = types.map(({ board }) => board?.size ?? 0);
     const total = types.reduce((sum, { demand }, type) => sum + demand * (sizes[type] ?? 0), 0);
     const put = types.map((): [number, number][] => []);
@@ -56,15 +71,21 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
         on.forEach(([column], type) => put[type]?.push([column, 1]));
         program.rows.push({ lower: -Infinity, upper: 0, terms: [...on, [open, -space]] });
       }
-      program.rows.push({ lower: -(share.supply[index]?.owned ?? 0), upper: Infinity, terms: [...asTerms(share.supply[index]?.terms ?? [], at), ...opened] });
+      program.rows.push({
+        lower: -(share.supply[index]?.owned ?? 0),
+        upper: Infinity,
+        terms: [...asTerms(share.supply[index]?.terms ?? [], at), ...opened],
+      });
     });
-    types.forEach(({ demand }, type) => program.rows.push({ lower: demand, upper: Infinity, terms: put[type] ?? [] }));
+    types.forEach(({ demand }, type) =>
+      program.rows.push({ lower: demand, upper: Infinity, terms: put[type] ?? [] }),
+    );
     if (program.cost.length > MOST_COLUMNS) return `over ${MOST_COLUMNS} columns`;
   }
   const { seconds: took, made } = timed(() => solver.mip(program, { seconds, gap: 0.9 }));
   const cost = made.values ? `${((made.objective / plan.total) * 100).toFixed(1)} %` : 'nothing found';
   return `${cost}, gap ${made.values ? (((made.objective - made.bound) / made.objective) * 100).toFixed(1) : '-'} %, ${took.toFixed(1)} s`;
-}; // prettier-ignore
+};
 
 const row = (cells: string[]): void => console.log(`| ${cells.join(' | ')} |`);
 
@@ -83,19 +104,30 @@ const measure = ({ name, given, seconds, must }: PlanCase, solver: Solver, runs:
     `${plan.status}, gap ${(gap * 100).toFixed(3)} %${faults.length > 0 ? `, ${faults.length} FAULTS` : ''}`,
     `${median(best.map(({ seconds: took }) => took)).toFixed(2)} s`,
     `${(median(first.map(({ seconds: took }) => took)) * 1000).toFixed(0)} ms, ${(((first[0]?.made.total ?? 0) / plan.total) * 100).toFixed(1)} %`,
-    byHand.made ? `${((byHand.made.total / plan.total) * 100).toFixed(1)} %, ${(byHand.seconds * 1000).toFixed(0)} ms` : 'not at one store',
+    byHand.made
+      ? `${((byHand.made.total / plan.total) * 100).toFixed(1)} %, ${(byHand.seconds * 1000).toFixed(0)} ms`
+      : 'not at one store',
     assignment(input, plan, solver, seconds),
   ]);
-}; // prettier-ignore
+};
 
 /** Of sheets the whole number of them: so much is above the bound rounded up. */
-const sheetsAbove = (plan: Plan, price: number): number => Math.round((plan.total - Math.ceil(plan.lowerBound / price) * price) / price); // prettier-ignore
+const sheetsAbove = (plan: Plan, price: number): number =>
+  Math.round((plan.total - Math.ceil(plan.lowerBound / price) * price) / price);
 
 const main = async () => {
   const [, , part = ''] = process.argv;
   const solver = solverOf((await loadHighs()) as unknown as Highs);
   const wanted = (cases: PlanCase[]) => cases.filter(({ name }) => name.includes(part));
-  row(['case', 'must', 'reached', 'time', 'first plan: time, cost', 'best-fit decreasing: cost, time', 'assignment to HiGHS: cost, gap, time']); // prettier-ignore
+  row([
+    'case',
+    'must',
+    'reached',
+    'time',
+    'first plan: time, cost',
+    'best-fit decreasing: cost, time',
+    'assignment to HiGHS: cost, gap, time',
+  ]);
   row(Array.from({ length: 7 }, () => '---'));
   for (const each of wanted(CUTTING)) measure(each, solver, RUNS);
   for (const each of wanted(PARTED)) measure(each, solver, 1);
@@ -106,7 +138,10 @@ const main = async () => {
     row([each.name, each.must, `${made.status}, ${more} above`, `${seconds.toFixed(2)} s`, '', '', '']);
     return more;
   });
-  if (above.length > 0) console.log(`\nSheets above the rounded-up bound: ${above.join(', ')}; equal in ${above.filter((more) => more === 0).length} of ${above.length}.`); // prettier-ignore
+  if (above.length > 0)
+    console.log(
+      `\nSheets above the rounded-up bound: ${above.join(', ')}; equal in ${above.filter((more) => more === 0).length} of ${above.length}.`,
+    );
   console.log(`Memory at the most: ${Math.round(process.resourceUsage().maxRSS / 1024)} MB.`);
 };
 void main();

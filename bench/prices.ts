@@ -28,7 +28,9 @@ const sheet = (rows: number, stores: number): string => {
     const seen = Math.floor(row / stores / 1000);
     const material = `${['stud', 'treated', 'cedar', 'fir', 'pine'][thing % 5]} ${Math.floor(thing / 200)}`;
     const day = new Date(Date.UTC(2026, 0, 1 + seen * 7)).toISOString().slice(0, 10);
-    lines.push(`Store ${store},${sections[Math.floor(thing / 5) % 8]},${6 + 2 * (Math.floor(thing / 40) % 5)}ft,${material},${(2 + ((row * 7919) % 3000) / 100).toFixed(2)},${day}`); // prettier-ignore
+    lines.push(
+      `Store ${store},${sections[Math.floor(thing / 5) % 8]},${6 + 2 * (Math.floor(thing / 40) % 5)}ft,${material},${(2 + ((row * 7919) % 3000) / 100).toFixed(2)},${day}`,
+    );
   }
   return lines.join('\n');
 };
@@ -45,7 +47,12 @@ const bookOf = (rows: number, stores: number): Book => {
 
 const kept = (book: Book): string => packBook({ revision: 1, book, history: emptyHistory() });
 
-const inBrowser = async (): Promise<{ openMs: number; framesPerSecond: number; previewMs: number; longestTaskMs: number }> => {
+const inBrowser = async (): Promise<{
+  openMs: number;
+  framesPerSecond: number;
+  previewMs: number;
+  longestTaskMs: number;
+}> => {
   const site = await serve(4402);
   const browser = await launch();
   const { page } = await visit(browser, WIDE);
@@ -69,7 +76,9 @@ const inBrowser = async (): Promise<{ openMs: number; framesPerSecond: number; p
       await page.evaluate(
         () =>
           new Promise<number>((resolve, reject) => {
-            const link = [...document.querySelectorAll('a')].find(({ innerText }) => innerText === 'Price book');
+            const link = [...document.querySelectorAll('a')].find(
+              ({ innerText }) => innerText === 'Price book',
+            );
             const began = performance.now();
             link?.click();
             const look = () => {
@@ -85,7 +94,9 @@ const inBrowser = async (): Promise<{ openMs: number; framesPerSecond: number; p
   const framesPerSecond = await page.evaluate(
     () =>
       new Promise<number>((resolve) => {
-        const scroller = [...document.querySelectorAll('*')].find(({ scrollHeight, clientHeight }) => scrollHeight > clientHeight + 10_000);
+        const scroller = [...document.querySelectorAll('*')].find(
+          ({ scrollHeight, clientHeight }) => scrollHeight > clientHeight + 10_000,
+        );
         let frames = 0;
         const began = performance.now();
         const step = () => {
@@ -114,7 +125,11 @@ const inBrowser = async (): Promise<{ openMs: number; framesPerSecond: number; p
       }).observe({ type: 'longtask' });
     });
     await chooser.setFiles(place);
-    await page.waitForFunction(() => document.querySelector('[role=group][aria-label=new]') !== null, undefined, { polling: 100 });
+    await page.waitForFunction(
+      () => document.querySelector('[role=group][aria-label=new]') !== null,
+      undefined,
+      { polling: 100 },
+    );
     previews.push(
       await page.evaluate(() => {
         const { seen } = window as unknown as { seen: { longest: number; began: number } };
@@ -132,7 +147,7 @@ const inBrowser = async (): Promise<{ openMs: number; framesPerSecond: number; p
     previewMs: median(previews.map(({ took }) => took)),
     longestTaskMs: median(previews.map(({ longest }) => longest)),
   };
-}; // prettier-ignore
+};
 
 const main = async () => {
   const measured = { ...(await inBrowser()), keptUnits: kept(bookOf(20_000, 5)).length };
@@ -144,7 +159,9 @@ const main = async () => {
     }
   })();
   const line = (name: string, now: number, then: number, must: string) =>
-    console.log(`${name.padEnd(46)} ${Math.round(now).toString().padStart(8)} ${Math.round(then).toString().padStart(8)}   ${must}`); // prettier-ignore
+    console.log(
+      `${name.padEnd(46)} ${Math.round(now).toString().padStart(8)} ${Math.round(then).toString().padStart(8)}   ${must}`,
+    );
   console.log(
     `${'a price book of 5,000 prices'.padEnd(46)} ${'now'.padStart(8)} ${'last'.padStart(8)}   must`,
   );

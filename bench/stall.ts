@@ -27,14 +27,18 @@ const main = async () => {
     await page.evaluate(() => {
       const seen: number[] = [];
       Object.assign(window, { longTasks: seen });
-      new PerformanceObserver((list) => seen.push(...list.getEntries().map(({ duration }) => duration))).observe({ type: 'longtask' }); // prettier-ignore
+      new PerformanceObserver((list) =>
+        seen.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({ type: 'longtask' });
     });
     await page.waitForTimeout(WATCHED);
     const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks);
     longest.push(Math.max(0, ...tasks));
     await context.close();
   }
-  console.log(`longest task on the page while it plans: ${longest.map((each) => `${each.toFixed(0)} ms`).join(', ')} (none over 50 ms is 0; must be 50 ms)`); // prettier-ignore
+  console.log(
+    `longest task on the page while it plans: ${longest.map((each) => `${each.toFixed(0)} ms`).join(', ')} (none over 50 ms is 0; must be 50 ms)`,
+  );
   await browser.close();
   site.stop();
   process.exit(0);

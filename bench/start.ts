@@ -10,7 +10,11 @@ const address = `http://localhost:${PORT}`;
 
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
-const answers = () => fetch(`${address}/api/health`).then(({ ok }) => ok, () => false); // prettier-ignore
+const answers = () =>
+  fetch(`${address}/api/health`).then(
+    ({ ok }) => ok,
+    () => false,
+  );
 
 const startOnce = async (): Promise<{ ms: number; stop: () => Promise<void> }> => {
   const began = performance.now();

@@ -18,8 +18,10 @@ afterAll(() => browser?.close());
 const shelter = (): string => {
   const lengths = ['41', '29 1/2', '20', '63'];
   const rows = ['2x4', '2x6', '1x4', '1x6', '4x4'].flatMap((section) =>
-    ['treated', 'oak', 'fir', 'elm'].map((material, index) => `${section} ${material},2,${section},${lengths[index]},${material}`),
-  ); // prettier-ignore
+    ['treated', 'oak', 'fir', 'elm'].map(
+      (material, index) => `${section} ${material},2,${section},${lengths[index]},${material}`,
+    ),
+  );
   const id = counter();
   const groups = must(
     readParts(`part,qty,section,length,material\n${rows.join('\n')}`, 'parts.csv', 'in', id),
@@ -45,7 +47,8 @@ describe.each([
   /** Types a price at the shelf, and goes on. */
   const type = async (text: string) => {
     if (isPhone) {
-      for (const key of text) await page.getByTestId('keypad').getByRole('button', { name: key, exact: true }).tap();
+      for (const key of text)
+        await page.getByTestId('keypad').getByRole('button', { name: key, exact: true }).tap();
       await button('Next').tap();
     } else {
       // The keyboard is at the price already.
@@ -53,7 +56,7 @@ describe.each([
       await page.keyboard.type(text);
       await page.keyboard.press('Enter');
     }
-  }; // prettier-ignore
+  };
 
   beforeAll(async () => {
     site = await serve(4397);
@@ -96,7 +99,9 @@ describe.each([
   });
 
   step('the tab is closed in the middle of a price, and brings it back', async () => {
-    if (isPhone) for (const key of '12.') await page.getByTestId('keypad').getByRole('button', { name: key, exact: true }).tap();
+    if (isPhone)
+      for (const key of '12.')
+        await page.getByTestId('keypad').getByRole('button', { name: key, exact: true }).tap();
     else await page.keyboard.type('12.');
     const thing = await page.getByRole('heading', { level: 2 }).last().innerText();
     await page.close();
@@ -109,7 +114,7 @@ describe.each([
     expect(await price().inputValue()).toBe('12.');
     await type('40');
     await done(14);
-  }); // prettier-ignore
+  });
 
   step('sold by the foot; not here; and all the rest, to the end', async () => {
     await hands.choose('Sold', 'by the foot');

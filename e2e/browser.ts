@@ -9,10 +9,15 @@ export const launch = (): Promise<Browser> =>
   chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: [
-      '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-      '--disable-component-update', '--disable-sync',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
     ],
-  }); // prettier-ignore
+  });
 
 /** Serves the built app on a port of its own; ends with `stop`. `settings` are of its environment. */
 export const serve = (

@@ -28,15 +28,28 @@ describe('on a phone, by touch', () => {
     const { press } = thumb(page);
     await page.goto(`${at.site.address}/project/sandpit/compare`);
     const cards = page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem');
-    await cards.filter({ hasText: 'All treated' }).getByText(/dearer/).waitFor();
+    await cards
+      .filter({ hasText: 'All treated' })
+      .getByText(/dearer/)
+      .waitFor();
     expect(await cards.count()).toBeGreaterThanOrEqual(5);
     // The chart says the same in words.
-    await page.getByRole('img', { name: /^At the till, target €180\.00\..*As it is now: €167\.92/ }).waitFor();
+    await page
+      .getByRole('img', { name: /^At the till, target €180\.00\..*As it is now: €167\.92/ })
+      .waitFor();
     // What is not fit says why.
-    await cards.filter({ hasText: 'As it is now' }).getByText(/^Not fit\. .* touches the ground\.$/).waitFor();
+    await cards
+      .filter({ hasText: 'As it is now' })
+      .getByText(/^Not fit\. .* touches the ground\.$/)
+      .waitFor();
     const before = await total(page);
     const card = cards.filter({ hasText: 'All treated' });
-    const price = cents((await card.getByText(/^€[\d.]+$/).first().innerText()) ?? '');
+    const price = cents(
+      (await card
+        .getByText(/^€[\d.]+$/)
+        .first()
+        .innerText()) ?? '',
+    );
     expect(price).toBeGreaterThan(before);
     await card.getByText(/36\.94 over target/).waitFor();
     await press(card.getByRole('button', { name: /All treated.*: all of it$/ }));
@@ -59,7 +72,11 @@ describe('on a phone, by touch', () => {
     await list.getByText('All cedar').waitFor();
     await press(page.getByRole('button', { name: 'Add a way' }));
     await press(page.getByRole('button', { name: 'Compare Braces in cedar' }));
-    await list.getByRole('listitem').filter({ hasText: 'Braces in cedar' }).getByText(/dearer/).waitFor();
+    await list
+      .getByRole('listitem')
+      .filter({ hasText: 'Braces in cedar' })
+      .getByText(/dearer/)
+      .waitFor();
     // It is written a moment after it is shown.
     await page.waitForTimeout(400);
     await page.reload();
@@ -74,10 +91,21 @@ describe('on a phone, by touch', () => {
     await press(page.getByRole('checkbox', { name: 'Braces in cedar' }));
     await press(page.getByRole('checkbox', { name: 'Side slats in treated picket' }));
     await press(page.getByRole('button', { name: 'Compare these 2 together' }));
-    const both = list.getByRole('listitem').filter({ hasText: 'Side slats in treated picket, Braces in cedar' });
-    await list.getByRole('listitem').filter({ hasText: /Braces in cedar, Side slats in treated picket/ }).or(both).first().getByText(/dearer|cheaper/).waitFor();
+    const both = list
+      .getByRole('listitem')
+      .filter({ hasText: 'Side slats in treated picket, Braces in cedar' });
+    await list
+      .getByRole('listitem')
+      .filter({ hasText: /Braces in cedar, Side slats in treated picket/ })
+      .or(both)
+      .first()
+      .getByText(/dearer|cheaper/)
+      .waitFor();
     // Price break-even, in the words of the shelf.
-    await list.getByText(/^Wins at or below \$[\d.]+ for 2x4x\d+ cedar, now \$[\d.]+\.$/).first().waitFor();
+    await list
+      .getByText(/^Wins at or below \$[\d.]+ for 2x4x\d+ cedar, now \$[\d.]+\.$/)
+      .first()
+      .waitFor();
     expect(complaints).toEqual([]);
     await context.close();
   });
@@ -92,11 +120,19 @@ describe('on a phone, by touch', () => {
       await page.getByText(/^Each saving is the difference of two checked plans\. Savings/).waitFor();
       expect(await page.getByRole('button', { name: /^Take: / }).count()).toBeGreaterThanOrEqual(5);
     }
-    const way = page.getByRole('list', { name: 'Ways to save' }).getByRole('listitem').filter({ hasText: 'Box, length' });
+    const way = page
+      .getByRole('list', { name: 'Ways to save' })
+      .getByRole('listitem')
+      .filter({ hasText: 'Box, length' });
     const saves = cents(await way.getByText(/^−€/).innerText());
     const before = await total(page);
     await press(way.getByRole('button', { name: /^Compare: / }));
-    await page.getByRole('list', { name: 'Ways to do it, cheapest first' }).getByRole('listitem').filter({ hasText: 'Box, length' }).getByText(/cheaper/).waitFor();
+    await page
+      .getByRole('list', { name: 'Ways to do it, cheapest first' })
+      .getByRole('listitem')
+      .filter({ hasText: 'Box, length' })
+      .getByText(/cheaper/)
+      .waitFor();
     await press(page.getByRole('tab', { name: 'Ways to save' }));
     await press(way.getByRole('button', { name: /^Take: / }));
     await becomes(page, before - saves);
@@ -120,18 +156,24 @@ describe('on a phone, by touch', () => {
     await page.getByText(/^Of what wood\?/).waitFor();
     await write(page.getByLabel(/^Put on the rack/), '6 2x4 36 1/2 treated');
     await press(page.getByRole('button', { name: 'Add', exact: true }));
-    await page.getByRole('list', { name: 'On the rack' }).getByText(/treated$/).waitFor();
+    await page
+      .getByRole('list', { name: 'On the rack' })
+      .getByText(/treated$/)
+      .waitFor();
     await press(page.getByRole('link', { name: 'Projects', exact: true }));
     await press(page.getByText('Compost station', { exact: true }).first());
     await press(page.getByRole('link', { name: 'Buy', exact: true }));
     for (let tries = 0; tries < 100 && (await total(page)) >= before; tries++) await page.waitForTimeout(100);
     expect(await total(page)).toBeLessThan(before);
     await press(page.getByRole('tab', { name: 'Boards' }));
-    await page.getByText(/^from the rack/).first().waitFor();
+    await page
+      .getByText(/^from the rack/)
+      .first()
+      .waitFor();
     expect(complaints).toEqual([]);
     await context.close();
   });
-}); // prettier-ignore
+});
 
 describe('at a table, by keyboard', () => {
   test('columns with their rows; one is chosen', async () => {
@@ -140,8 +182,24 @@ describe('at a table, by keyboard', () => {
     const { press } = keyboard(page);
     await page.goto(`${at.site.address}/project/compost-station/compare`);
     const table = page.getByRole('table', { name: 'Ways side by side' });
-    await table.getByText(/dearer/).nth(3).waitFor();
-    for (const row of ['At the till', 'In the piece', 'A year of its life', 'Wood only', 'Finish it wants', 'Hardware it wants', 'Weighs', 'To carry home', 'Fit for its place', 'To prepare', 'Stores', 'Left over'])
+    await table
+      .getByText(/dearer/)
+      .nth(3)
+      .waitFor();
+    for (const row of [
+      'At the till',
+      'In the piece',
+      'A year of its life',
+      'Wood only',
+      'Finish it wants',
+      'Hardware it wants',
+      'Weighs',
+      'To carry home',
+      'Fit for its place',
+      'To prepare',
+      'Stores',
+      'Left over',
+    ])
       await table.getByRole('rowheader', { name: row }).waitFor();
     const before = await total(page);
     await press(page.getByRole('button', { name: 'Choose All treated' }));
@@ -167,7 +225,10 @@ describe('at a table, by keyboard', () => {
     await page.getByRole('radio', { name: 'With taller sides' }).waitFor();
     await press(page.getByRole('link', { name: 'Compare', exact: true }));
     await press(page.getByRole('button', { name: 'Add a way' }));
-    await page.getByRole('dialog').getByText(/^Box: /).waitFor();
+    await page
+      .getByRole('dialog')
+      .getByText(/^Box: /)
+      .waitFor();
     expect(complaints).toEqual([]);
     await context.close();
   });
@@ -188,12 +249,18 @@ describe('at a table, by keyboard', () => {
     await page.waitForTimeout(400);
     await page.reload();
     await press(page.getByRole('tab', { name: 'Materials' }));
-    await page.getByRole('button', { name: 'Look at Brown lumber' }).getByText(/pressure-treated/).waitFor();
+    await page
+      .getByRole('button', { name: 'Look at Brown lumber' })
+      .getByText(/pressure-treated/)
+      .waitFor();
     await press(page.getByRole('tab', { name: 'By unit' }));
     const lengths = page.getByRole('group', { name: '2x4 treated' });
     await lengths.getByText('cheapest').waitFor();
     await choose('What is cheapest today', 'Ripped');
-    await page.getByText(/ripped, \d strips of each/).first().waitFor();
+    await page
+      .getByText(/ripped, \d strips of each/)
+      .first()
+      .waitFor();
     expect(complaints).toEqual([]);
     await context.close();
   });
@@ -218,4 +285,4 @@ describe('at a table, by keyboard', () => {
     expect(complaints).toEqual([]);
     await context.close();
   });
-}); // prettier-ignore
+});

@@ -179,7 +179,6 @@ describe.each(ways)('one project from end to end, with %s', (_name, size, handsO
       ['board foot', '0.55', '10ft'],
       ['each', '4.75', '12ft'],
     ] as const) {
-      // prettier-ignore
       await hands.press(button(/^Add another price for 2x4/));
       await hands.choose('Store', 'Fenwick Yard');
       await hands.write(field('Price on the tag, USD'), price);

@@ -39,12 +39,14 @@ describe.each([
       .getAttribute('aria-label');
   /** Writes a length: on a phone with our keypad, and nothing else. */
   const writeLength = async (label: string, keys: string[]) => {
-    if (!isPhone) return hands.write(field(label), keys.map((key) => (key.includes('/') ? ` ${key}` : key)).join(''));
+    if (!isPhone)
+      return hands.write(field(label), keys.map((key) => (key.includes('/') ? ` ${key}` : key)).join(''));
     await field(label).tap();
     const pad = page.getByTestId('keypad');
-    for (const key of ['Clear', ...keys, 'Set']) await pad.getByRole('button', { name: key, exact: true }).tap();
+    for (const key of ['Clear', ...keys, 'Set'])
+      await pad.getByRole('button', { name: key, exact: true }).tap();
     await pad.waitFor({ state: 'detached' });
-  }; // prettier-ignore
+  };
   let failed: string | null = null;
   const step = (name: string, work: () => Promise<void>) =>
     test(name, async () => {
@@ -152,10 +154,12 @@ describe.each([
     await page.getByText('1 of 2 take the measured length.').waitFor();
     await hands.press(button('Done').last());
     await page
-      .getByText(/measured between the legs: 42 7\/8", 3\/\d+" |measured between the legs: 42 7\/8", .* than planned/)
+      .getByText(
+        /measured between the legs: 42 7\/8", 3\/\d+" |measured between the legs: 42 7\/8", .* than planned/,
+      )
       .first()
       .waitFor();
-  }); // prettier-ignore
+  });
 
   step('ten lines of mixed forms are pasted, each read back before it is taken', async () => {
     await hands.press(button('Paste a list'));
@@ -197,10 +201,13 @@ describe.each([
   step('a finish for all of it, in cans', async () => {
     await hands.press(button('Add a finish'));
     await hands.write(field('One covers'), '40 ft2');
-    await page.getByText(/sq ft in 2 coats: \d+ × Finish, 40 ft2 each/).last().waitFor();
+    await page
+      .getByText(/sq ft in 2 coats: \d+ × Finish, 40 ft2 each/)
+      .last()
+      .waitFor();
     await hands.press(button('Done').last());
     await page.getByRole('group', { name: 'For the whole project' }).waitFor();
-  }); // prettier-ignore
+  });
 
   step('after a reload all of it is there', async () => {
     await page.waitForTimeout(400);

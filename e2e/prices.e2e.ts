@@ -154,27 +154,33 @@ describe('a sheet of prices', () => {
     site.stop();
   });
 
-  step('with faults: what is new, in conflict and wrong is shown, and only what is right is taken', async () => {
-    await take(
-      'yard.csv',
-      'store,section,length,material,price,date\n' +
-        'Harrow Lumber,2x4,8ft,treated,6.66,2026-11-09\n' +
-        'Harrow Lumber,2x8,8ft,treated,9.95,2026-11-20\n' +
-        'Harrow Lumber,2x8,8 spans,treated,9.95,2026-11-20\n' +
-        'Harrow Lumber,2x8,8ft,treated,"nine",2026-11-20\n',
-    );
-    await sheet().getByRole('group', { name: 'new' }).getByText('1 new').waitFor();
-    await sheet().getByRole('group', { name: 'in conflict' }).getByText(/line 2.*\$6\.66 each.*was \$5\.35/).waitFor();
-    const wrong = sheet().getByRole('group', { name: 'wrong' });
-    await wrong.getByText('2 lines that cannot be read').waitFor();
-    await wrong.getByText('yard.csv:4: length').waitFor();
-    await wrong.getByText('yard.csv:5: price').waitFor();
-    await sheet().getByRole('button', { name: 'Take 1 price' }).click();
-    await page.getByText('1 price taken from yard.csv.').waitFor();
-    await page.getByRole('tab', { name: 'All prices' }).click();
-    await page.getByRole('textbox', { name: /^Find/ }).fill('2x8x8 treated');
-    await page.getByRole('button', { name: /^2x8x8 treated at Harrow Lumber: \$9\.95/ }).waitFor();
-  }); // prettier-ignore
+  step(
+    'with faults: what is new, in conflict and wrong is shown, and only what is right is taken',
+    async () => {
+      await take(
+        'yard.csv',
+        'store,section,length,material,price,date\n' +
+          'Harrow Lumber,2x4,8ft,treated,6.66,2026-11-09\n' +
+          'Harrow Lumber,2x8,8ft,treated,9.95,2026-11-20\n' +
+          'Harrow Lumber,2x8,8 spans,treated,9.95,2026-11-20\n' +
+          'Harrow Lumber,2x8,8ft,treated,"nine",2026-11-20\n',
+      );
+      await sheet().getByRole('group', { name: 'new' }).getByText('1 new').waitFor();
+      await sheet()
+        .getByRole('group', { name: 'in conflict' })
+        .getByText(/line 2.*\$6\.66 each.*was \$5\.35/)
+        .waitFor();
+      const wrong = sheet().getByRole('group', { name: 'wrong' });
+      await wrong.getByText('2 lines that cannot be read').waitFor();
+      await wrong.getByText('yard.csv:4: length').waitFor();
+      await wrong.getByText('yard.csv:5: price').waitFor();
+      await sheet().getByRole('button', { name: 'Take 1 price' }).click();
+      await page.getByText('1 price taken from yard.csv.').waitFor();
+      await page.getByRole('tab', { name: 'All prices' }).click();
+      await page.getByRole('textbox', { name: /^Find/ }).fill('2x8x8 treated');
+      await page.getByRole('button', { name: /^2x8x8 treated at Harrow Lumber: \$9\.95/ }).waitFor();
+    },
+  );
 
   step('with headings of its own: matched by guess and by hand, with decimal commas', async () => {
     await take('maple.csv', 'Profile;Len;Species;Unit cost;Comment\n1x4;8ft;maple;"12,40 $";knotty\n');
@@ -190,23 +196,36 @@ describe('a sheet of prices', () => {
     await page.getByRole('button', { name: /^knotty at Orchard Mill: \$12\.40/ }).waitFor();
   });
 
-  step('what does not fit into the browser is refused before anything is taken, with how much would', async () => {
-    await page.evaluate(() => localStorage.setItem('filler', 'x'.repeat(5_000_000 - 140_000 - JSON.stringify(localStorage).length))); // prettier-ignore
-    const before = await page.evaluate(() => localStorage.getItem('billet/book'));
-    // Names that no compression makes short.
-    const random = (row: number) => Array.from({ length: 40 }, (_, index) => ((row * 7919 + index * 104_729 + row * row * index) % 36).toString(36)).join(''); // prettier-ignore
-    const rows = Array.from({ length: 8000 }, (_, row) => `Harrow Lumber,${random(row)} ${row},hardware,${(row % 900) + 1}.05`); // prettier-ignore
-    await take('long.csv', `store,item,kind,price\n${rows.join('\n')}`);
-    await sheet().getByRole('button', { name: 'Take 8000 prices' }).click();
-    const told = sheet().getByText(/^There is not enough room in this browser: about \d+ of these 8000 prices would fit/);
-    await told.waitFor();
-    const fitting = Number(/about (\d+)/.exec(await told.innerText())?.[1]);
-    expect(fitting).toBeGreaterThan(0);
-    expect(fitting).toBeLessThan(8000);
-    expect(await page.evaluate(() => localStorage.getItem('billet/book'))).toBe(before);
-    await page.evaluate(() => localStorage.removeItem('filler'));
-    await page.keyboard.press('Escape');
-  }); // prettier-ignore
+  step(
+    'what does not fit into the browser is refused before anything is taken, with how much would',
+    async () => {
+      await page.evaluate(() =>
+        localStorage.setItem('filler', 'x'.repeat(5_000_000 - 140_000 - JSON.stringify(localStorage).length)),
+      );
+      const before = await page.evaluate(() => localStorage.getItem('billet/book'));
+      // Names that no compression makes short.
+      const random = (row: number) =>
+        Array.from({ length: 40 }, (_, index) =>
+          ((row * 7919 + index * 104_729 + row * row * index) % 36).toString(36),
+        ).join('');
+      const rows = Array.from(
+        { length: 8000 },
+        (_, row) => `Harrow Lumber,${random(row)} ${row},hardware,${(row % 900) + 1}.05`,
+      );
+      await take('long.csv', `store,item,kind,price\n${rows.join('\n')}`);
+      await sheet().getByRole('button', { name: 'Take 8000 prices' }).click();
+      const told = sheet().getByText(
+        /^There is not enough room in this browser: about \d+ of these 8000 prices would fit/,
+      );
+      await told.waitFor();
+      const fitting = Number(/about (\d+)/.exec(await told.innerText())?.[1]);
+      expect(fitting).toBeGreaterThan(0);
+      expect(fitting).toBeLessThan(8000);
+      expect(await page.evaluate(() => localStorage.getItem('billet/book'))).toBe(before);
+      await page.evaluate(() => localStorage.removeItem('filler'));
+      await page.keyboard.press('Escape');
+    },
+  );
 
   step('a file that is no sheet is refused with its fault', async () => {
     await take('empty.csv', 'store,price\n');

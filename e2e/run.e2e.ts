@@ -31,12 +31,17 @@ test('a whole run on a phone: two surprises, each plans the rest anew; offline i
   await page.getByText('proved cheapest').waitFor();
   await press(button('Shop at Harrow Lumber'));
   await page.getByText(/^3 to take/).waitFor();
-  await page.getByText(/^Moisture: a heavy, cold board is wet/).first().waitFor();
+  await page
+    .getByText(/^Moisture: a heavy, cold board is wet/)
+    .first()
+    .waitFor();
   // The first surprise: one length is not there. The rest is planned anew, and told with what it costs.
   await press(row(/^1 × 2x4x12 treated: other price/));
   await page.getByText('Choosing them').waitFor();
   await press(button('Not there'));
-  await told(/^2x4x12 treated is not there: take 3 × 2x4x8 treated, 1 × 2x4x10 treated fewer\. \$1\.04 more in all\.$/);
+  await told(
+    /^2x4x12 treated is not there: take 3 × 2x4x8 treated, 1 × 2x4x10 treated fewer\. \$1\.04 more in all\.$/,
+  );
   await context.setOffline(true);
   await press(tick(/^7 × 2x4x10 treated: in the cart/));
   await spent('$130.14');
@@ -47,7 +52,10 @@ test('a whole run on a phone: two surprises, each plans the rest anew; offline i
   await press(row(/^30 × cedar picket 6 ft: other price/));
   await write(page.getByLabel('How many', { exact: true }), '28');
   await write(page.getByLabel(/^Price on the tag/), '3.60');
-  await page.getByRole('radiogroup', { name: 'The other 2' }).getByRole('radio', { name: 'No more there' }).tap();
+  await page
+    .getByRole('radiogroup', { name: 'The other 2' })
+    .getByRole('radio', { name: 'No more there' })
+    .tap();
   await press(button(/^In the cart: 28 for \$107\.86$/));
   await told(/^Only 28 × cedar picket 6 ft there: take 2 × .* at Broadfield Home Centre/);
   await page.waitForTimeout(600);
@@ -76,7 +84,7 @@ test('a whole run on a phone: two surprises, each plans the rest anew; offline i
   await page.getByText(/more than planned on/).waitFor();
   expect(complaints.filter((text) => !/ERR_INTERNET_DISCONNECTED|Failed to fetch/.test(text))).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('by keyboard on a wide screen: something else in its place, and undo', async () => {
   const { page, context, complaints } = await visit(at.browser, WIDE);
@@ -100,14 +108,15 @@ test('by keyboard on a wide screen: something else in its place, and undo', asyn
   await row(/^1 × 2x4x12 treated: other price/).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('by keyboard on a wide screen: the aisles of a store in the order that one walks there, which is kept', async () => {
   const { page, context, complaints } = await visit(at.browser, WIDE);
   page.setDefaultTimeout(20_000);
   const { press } = keyboard(page);
   const { button } = onRun(page);
-  const aisles = () => page.getByRole('heading', { name: /^(Boards|Sheets|Hardware|Finish)$/ }).allInnerTexts();
+  const aisles = () =>
+    page.getByRole('heading', { name: /^(Boards|Sheets|Hardware|Finish)$/ }).allInnerTexts();
   await page.goto(`${at.site.address}/project/record-shelf/buy`);
   await page.getByText('proved cheapest').waitFor();
   await press(button('Shop at Broadfield Home Centre'));
@@ -122,7 +131,7 @@ test('by keyboard on a wide screen: the aisles of a store in the order that one 
   expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('a refund, and over the target and under it again', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
@@ -147,11 +156,20 @@ test('a refund, and over the target and under it again', async () => {
   await write(page.getByLabel('Held back for what goes wrong, percent'), '10');
   await press(button('Save the target'));
   await page.getByText(/\$18\.20 held back, \$25\.22 over target\.$/).waitFor();
-  await page.getByTestId('money-strip').getByRole('img', { name: /over target/ }).waitFor();
+  await page
+    .getByTestId('money-strip')
+    .getByRole('img', { name: /over target/ })
+    .waitFor();
   await press(page.getByRole('tab', { name: 'Charts' }));
-  await page.getByRole('table', { name: 'Where the target went, figures' }).getByText('Over', { exact: true }).waitFor();
+  await page
+    .getByRole('table', { name: 'Where the target went, figures' })
+    .getByText('Over', { exact: true })
+    .waitFor();
   await press(button('Target'));
-  await page.getByRole('radiogroup', { name: 'What it must not cost more than' }).getByRole('radio', { name: 'By category' }).tap();
+  await page
+    .getByRole('radiogroup', { name: 'What it must not cost more than' })
+    .getByRole('radio', { name: 'By category' })
+    .tap();
   await write(page.getByLabel('Wood, $'), '200');
   await write(page.getByLabel('Hardware, $'), '90');
   await write(page.getByLabel('Trips, $'), '10');
@@ -163,7 +181,7 @@ test('a refund, and over the target and under it again', async () => {
   await page.getByText(/\$24\.78 under target\.$/).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('two tabs on one project: the second is told, and takes the newer state, and what is half typed stays', async () => {
   const { page: first, context, complaints } = await visit(at.browser, WIDE);

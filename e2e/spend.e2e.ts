@@ -10,57 +10,69 @@ const at = atSite(4407);
 test.each([
   ['with a thumb on a phone', PHONE, thumb],
   ['with the keyboard alone on a wide screen', WIDE, keyboard],
-] as const)('%s: something bought is recorded, mended, deleted and had back, and the money follows', async (_name, size, handsOf) => {
-  const { page, context, complaints } = await visit(at.browser, size);
-  page.setDefaultTimeout(15_000);
-  const { press, write, choose } = handsOf(page);
-  const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
-  const spent = (sum: string) => page.getByTestId('money-strip').getByRole('img', { name: `${sum} spent`, exact: false }).waitFor();
-  await page.goto(`${at.site.address}/project/compost-station/parts`);
-  await spent('$75.01');
-  await press(page.getByRole('link', { name: 'Spend', exact: true }));
-  await page.getByText(/still to buy: \$257\.02 when it is done, \$22\.98 under target\.$/).waitFor();
-  await press(button('Record something bought'));
-  await press(button('Record it'));
-  await page.getByText('Say what it is, as the receipt does.').waitFor();
-  await write(page.getByRole('textbox', { name: 'What was bought' }), 'Saw blade');
-  await write(page.getByRole('textbox', { name: 'Paid in all, with tax, $' }), '30');
-  await write(page.getByRole('textbox', { name: 'Store', exact: true }), 'A flea market');
-  await choose('What it is for', 'Tools');
-  await press(button('Record it'));
-  await spent('$105.01');
-  await page.getByText(/\$7\.02 over target\.$/).waitFor();
-  await press(page.getByRole('button', { name: 'Change Saw blade, $30.00' }));
-  await write(page.getByRole('textbox', { name: 'Paid in all, with tax, $' }), '12.34');
-  await press(button('Save'));
-  await spent('$87.35');
-  // Its tax at the project's rate is told apart.
-  await page.getByRole('button', { name: 'Change Saw blade, $12.34' }).getByText('tax $0.81').waitFor();
-  // It is written a moment after it is shown.
-  await page.waitForTimeout(400);
-  await page.reload();
-  await write(page.getByLabel('Find in the ledger'), 'blade flea');
-  await page.getByText(/^1 of \d+, \$12\.34$/).waitFor();
-  await press(page.getByRole('tab', { name: 'Charts' }));
-  await page.getByRole('table', { name: 'By category, figures' }).getByText(/Tools$/).waitFor();
-  await page.getByRole('img', { name: /^Spent over time: \$87\.35 by / }).waitFor();
-  await choose('Summed by', 'Store');
-  await page.getByText('A flea market', { exact: true }).waitFor();
-  await press(page.getByRole('tab', { name: 'Ledger' }));
-  await press(button('Files'));
-  const download = page.waitForEvent('download');
-  await page.getByRole('menuitem', { name: 'Save as CSV' }).click();
-  const csv = readFileSync((await (await download).path()) ?? '', 'utf8');
-  expect(csv).toMatch(/^date,store,item,qty,pack,price,tax,paid,category,note,row,kind,section,length,width,material\r\n/);
-  expect(csv).toMatch(/,A flea market,Saw blade,1,1,11\.53,0\.81,12\.34,tools,/);
-  await press(page.getByRole('button', { name: 'Change Saw blade, $12.34' }));
-  await press(button('Delete'));
-  await spent('$75.01');
-  await press(button('Undo'));
-  await spent('$87.35');
-  expect(complaints).toEqual([]);
-  await context.close();
-}); // prettier-ignore
+] as const)(
+  '%s: something bought is recorded, mended, deleted and had back, and the money follows',
+  async (_name, size, handsOf) => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(15_000);
+    const { press, write, choose } = handsOf(page);
+    const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
+    const spent = (sum: string) =>
+      page
+        .getByTestId('money-strip')
+        .getByRole('img', { name: `${sum} spent`, exact: false })
+        .waitFor();
+    await page.goto(`${at.site.address}/project/compost-station/parts`);
+    await spent('$75.01');
+    await press(page.getByRole('link', { name: 'Spend', exact: true }));
+    await page.getByText(/still to buy: \$257\.02 when it is done, \$22\.98 under target\.$/).waitFor();
+    await press(button('Record something bought'));
+    await press(button('Record it'));
+    await page.getByText('Say what it is, as the receipt does.').waitFor();
+    await write(page.getByRole('textbox', { name: 'What was bought' }), 'Saw blade');
+    await write(page.getByRole('textbox', { name: 'Paid in all, with tax, $' }), '30');
+    await write(page.getByRole('textbox', { name: 'Store', exact: true }), 'A flea market');
+    await choose('What it is for', 'Tools');
+    await press(button('Record it'));
+    await spent('$105.01');
+    await page.getByText(/\$7\.02 over target\.$/).waitFor();
+    await press(page.getByRole('button', { name: 'Change Saw blade, $30.00' }));
+    await write(page.getByRole('textbox', { name: 'Paid in all, with tax, $' }), '12.34');
+    await press(button('Save'));
+    await spent('$87.35');
+    // Its tax at the project's rate is told apart.
+    await page.getByRole('button', { name: 'Change Saw blade, $12.34' }).getByText('tax $0.81').waitFor();
+    // It is written a moment after it is shown.
+    await page.waitForTimeout(400);
+    await page.reload();
+    await write(page.getByLabel('Find in the ledger'), 'blade flea');
+    await page.getByText(/^1 of \d+, \$12\.34$/).waitFor();
+    await press(page.getByRole('tab', { name: 'Charts' }));
+    await page
+      .getByRole('table', { name: 'By category, figures' })
+      .getByText(/Tools$/)
+      .waitFor();
+    await page.getByRole('img', { name: /^Spent over time: \$87\.35 by / }).waitFor();
+    await choose('Summed by', 'Store');
+    await page.getByText('A flea market', { exact: true }).waitFor();
+    await press(page.getByRole('tab', { name: 'Ledger' }));
+    await press(button('Files'));
+    const download = page.waitForEvent('download');
+    await page.getByRole('menuitem', { name: 'Save as CSV' }).click();
+    const csv = readFileSync((await (await download).path()) ?? '', 'utf8');
+    expect(csv).toMatch(
+      /^date,store,item,qty,pack,price,tax,paid,category,note,row,kind,section,length,width,material\r\n/,
+    );
+    expect(csv).toMatch(/,A flea market,Saw blade,1,1,11\.53,0\.81,12\.34,tools,/);
+    await press(page.getByRole('button', { name: 'Change Saw blade, $12.34' }));
+    await press(button('Delete'));
+    await spent('$75.01');
+    await press(button('Undo'));
+    await spent('$87.35');
+    expect(complaints).toEqual([]);
+    await context.close();
+  },
+);
 
 test('when all is bought, what is left goes on the rack with one tap, and comes off with undo', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
@@ -114,7 +126,11 @@ test('a line is split, shared with another project, and taken in from a file, wh
   page.setDefaultTimeout(15_000);
   const { press } = thumb(page);
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
-  const spent = (sum: string) => page.getByTestId('money-strip').getByRole('img', { name: `${sum} spent`, exact: false }).waitFor();
+  const spent = (sum: string) =>
+    page
+      .getByTestId('money-strip')
+      .getByRole('img', { name: `${sum} spent`, exact: false })
+      .waitFor();
   await page.goto(`${at.site.address}/project/compost-station/spend`);
   await spent('$75.01');
   // A box of screws that the record shelf uses too: half of it goes there.
@@ -134,7 +150,8 @@ test('a line is split, shared with another project, and taken in from a file, wh
   const wrong = file('wrong.csv', 'date,store,item,paid\n2026-11-02,Fair,wood glue,much\n');
   await pick(page, () => press(button('Choose a file')), wrong);
   await page.getByText(/"much" is not a sum of money/).waitFor();
-  const rows = 'date,store,item,qty,paid,category\n2026-11-02,Fair,wood glue,1,8.56,consumables\n2026-11-19,Postbox Hardware,coated deck screw 3 1/2 in,1,12.41,hardware\n2026-11-03,Fair,gone,-1,-2.00,other\n';
+  const rows =
+    'date,store,item,qty,paid,category\n2026-11-02,Fair,wood glue,1,8.56,consumables\n2026-11-19,Postbox Hardware,coated deck screw 3 1/2 in,1,12.41,hardware\n2026-11-03,Fair,gone,-1,-2.00,other\n';
   await pick(page, () => press(button('Choose a file')), file('more.csv', rows));
   await page.getByText('In the ledger already').waitFor();
   await page.getByText('No gone was bought at Fair that could be taken back.').waitFor();
@@ -146,7 +163,7 @@ test('a line is split, shared with another project, and taken in from a file, wh
   await page.getByRole('button', { name: 'Change coated deck screw 1 5/8 in, $6.90' }).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('three costs: tools whole, spread or left out, what an offer brings, and the page fits on one sheet', async () => {
   const { page, context, complaints } = await visit(at.browser, WIDE);
@@ -186,7 +203,7 @@ test('three costs: tools whole, spread or left out, what an offer brings, and th
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('what is often forgotten: bought at a typed price, said to be owned, dismissed for good', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
@@ -218,14 +235,18 @@ test('what is often forgotten: bought at a typed price, said to be owned, dismis
   await page.getByText(/^With a table saw, plans rip boards/).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});
 
 test('one receipt of several lines: tax by line and by receipt, the difference said; something beyond the wood, by keyboard', async () => {
   const { page, context, complaints } = await visit(at.browser, WIDE);
   page.setDefaultTimeout(15_000);
   const { press, write } = keyboard(page);
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
-  const spent = (sum: string) => page.getByTestId('money-strip').getByRole('img', { name: `${sum} spent`, exact: false }).waitFor();
+  const spent = (sum: string) =>
+    page
+      .getByTestId('money-strip')
+      .getByRole('img', { name: `${sum} spent`, exact: false })
+      .waitFor();
   await page.goto(`${at.site.address}/project/compost-station/spend`);
   await spent('$75.01');
   await press(button('Record something bought'));
@@ -262,4 +283,4 @@ test('one receipt of several lines: tax by line and by receipt, the difference s
   await page.getByRole('heading', { name: '$207.01 to buy' }).waitFor();
   expect(complaints).toEqual([]);
   await context.close();
-}); // prettier-ignore
+});

@@ -4,9 +4,19 @@ import { baselineOf, purchaseLine } from '@/core/budget';
 import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
 import { firstPlan, planInput } from '@/core/plan';
 import {
-  apply, emptyBook, emptyExtra, emptyPart, emptyProject, measure,
-  type Book, type Command, type Exposure, type Extra, type Project, type Store,
-} from '@/core/project'; // prettier-ignore
+  apply,
+  emptyBook,
+  emptyExtra,
+  emptyPart,
+  emptyProject,
+  measure,
+  type Book,
+  type Command,
+  type Exposure,
+  type Extra,
+  type Project,
+  type Store,
+} from '@/core/project';
 import { buildMade, helperOf, usualAnswers, type Told } from '@/core/takeoff';
 import type { Result } from '@/core/result';
 
@@ -133,24 +143,35 @@ const bought = (project: Project, from: Book, storeId: string, date: string): Pr
     purchases: plan.buys
       .filter((buy) => buy.storeId === storeId)
       .map((buy, index) => {
-        const price = Object.values(from.prices).find(({ storeId: at, item }) => at === storeId && item.name === buy.item);
+        const price = Object.values(from.prices).find(
+          ({ storeId: at, item }) => at === storeId && item.name === buy.item,
+        );
         if (!price) throw new Error(`no price of ${buy.item}`);
         return {
-          id: `${project.id}-bought-${index + 1}`, date, storeId, store: store.name, note: '',
-          lines: [purchaseLine(price.item, buy.pack, buy.qty, buy.paid, store, project.settings, project.currency)],
+          id: `${project.id}-bought-${index + 1}`,
+          date,
+          storeId,
+          store: store.name,
+          note: '',
+          lines: [
+            purchaseLine(price.item, buy.pack, buy.qty, buy.paid, store, project.settings, project.currency),
+          ],
         };
       }),
-  }; // prettier-ignore
+  };
 };
 
 /** The plan as it stood before anything was bought, when some prices were others. */
 const planned = (project: Project, from: Book, date: string, then: Record<string, number>): Project => {
   const prices = Object.fromEntries(
-    Object.entries(from.prices).map(([id, price]) => [id, { ...price, price: then[`${price.storeId}: ${price.item.name}`] ?? price.price }]),
+    Object.entries(from.prices).map(([id, price]) => [
+      id,
+      { ...price, price: then[`${price.storeId}: ${price.item.name}`] ?? price.price },
+    ]),
   );
   const before = { ...from, prices };
   return { ...project, baseline: baselineOf(project, before, firstPlan(planInput(project, before)), date) };
-}; // prettier-ignore
+};
 
 const usd = book('prices-usd.csv', 'in', 'USD');
 const eur = book('prices-eur.csv', 'mm', 'EUR');

@@ -17,7 +17,9 @@ const main = async () => {
   for (const [file, size, share] of ICONS) {
     const page = await browser.newPage({ viewport: { width: size, height: size } });
     const mark = MARK.replace('<svg ', `<svg width="${size * share}" height="${size * share}" `);
-    await page.setContent(`<body style="margin:0;height:100vh;display:grid;place-items:center;background:${GROUND}">${mark}</body>`); // prettier-ignore
+    await page.setContent(
+      `<body style="margin:0;height:100vh;display:grid;place-items:center;background:${GROUND}">${mark}</body>`,
+    );
     writeFileSync(`public/${file}`, await page.screenshot());
     await page.close();
   }

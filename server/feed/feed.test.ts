@@ -78,10 +78,16 @@ test('an ETag that still holds is answered with 304', async () => {
 
 test('what cannot be answered says why', async () => {
   const unknown = await get('/stores/nowhere/prices');
-  expect([unknown.status, await unknown.json()]).toEqual([404, { error: expect.stringMatching(/no store "nowhere"/) }]);
+  expect([unknown.status, await unknown.json()]).toEqual([
+    404,
+    { error: expect.stringMatching(/no store "nowhere"/) },
+  ]);
   const wrong = await get('/stores/kestrel/prices?since=tuesday');
-  expect([wrong.status, await wrong.json()]).toEqual([400, { error: expect.stringMatching(/since is "tuesday"/) }]);
-}); // prettier-ignore
+  expect([wrong.status, await wrong.json()]).toEqual([
+    400,
+    { error: expect.stringMatching(/since is "tuesday"/) },
+  ]);
+});
 
 test('the switches for tests: slow, failing, nonsense, broken off', async () => {
   const began = performance.now();
@@ -143,7 +149,9 @@ describe('laws of how prices move', () => {
 });
 
 test('boards are priced by the board foot of their nominal size (PS 20): longer and wider is dearer', () => {
-  const things = catalogueOf(STORES[0]!).filter(({ kind, material }) => kind === 'board' && material === 'treated');
+  const things = catalogueOf(STORES[0]!).filter(
+    ({ kind, material }) => kind === 'board' && material === 'treated',
+  );
   for (const { section, length, base } of things) {
     const read = parseSection(section);
     if (!read.ok) throw new Error(section);
@@ -151,4 +159,4 @@ test('boards are priced by the board foot of their nominal size (PS 20): longer 
     expect(perBoardFoot).toBeGreaterThan(1);
     expect(perBoardFoot).toBeLessThan(1.3);
   }
-}); // prettier-ignore
+});

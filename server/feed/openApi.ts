@@ -10,7 +10,8 @@ export const openApi = {
   info: {
     title: 'Simulated store prices',
     version: '1',
-    description: 'A stand-in for the price services of stores. Every store and price is invented; prices move day by day from a fixed seed.',
+    description:
+      'A stand-in for the price services of stores. Every store and price is invented; prices move day by day from a fixed seed.',
   },
   paths: {
     '/api/stores': {
@@ -24,8 +25,20 @@ export const openApi = {
         summary: 'What a store sells, or what has changed since a day',
         parameters: [
           { name: 'id', in: 'path', required: true, schema: { type: 'string' } },
-          { name: 'since', in: 'query', required: false, schema: { type: 'string', format: 'date' }, description: 'Only prices that changed after this day.' },
-          { name: 'If-None-Match', in: 'header', required: false, schema: { type: 'string' }, description: 'The ETag of the last answer.' },
+          {
+            name: 'since',
+            in: 'query',
+            required: false,
+            schema: { type: 'string', format: 'date' },
+            description: 'Only prices that changed after this day.',
+          },
+          {
+            name: 'If-None-Match',
+            in: 'header',
+            required: false,
+            schema: { type: 'string' },
+            description: 'The ETag of the last answer.',
+          },
         ],
         responses: {
           200: { description: 'Prices, with an ETag', ...json({ $ref: '/api/prices.schema.json' }) },
@@ -36,4 +49,4 @@ export const openApi = {
       },
     },
   },
-}; // prettier-ignore
+};

@@ -59,12 +59,14 @@ export const feed = ({ today, switches }: FeedOptions): Router => {
       const latency = Math.min(MOST_LATENCY, Number(request.query['latency'] ?? 0) || 0);
       const answer = request.query['answer'];
       setTimeout(() => {
-        if (answer === 'error') return refuse(response, 503, 'The store does not answer now. Try again later.');
-        if (answer === 'nonsense') return response.json({ format: 'billet-store-prices', version: 1, prices: [{ price: 'free' }] });
+        if (answer === 'error')
+          return refuse(response, 503, 'The store does not answer now. Try again later.');
+        if (answer === 'nonsense')
+          return response.json({ format: 'billet-store-prices', version: 1, prices: [{ price: 'free' }] });
         if (answer === 'cut') return response.type('application/json').send('{"format": "billet-store-pri');
         next();
       }, latency);
-    }); // prettier-ignore
+    });
   router.get('/stores', (_request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
     response.json({
@@ -75,13 +77,21 @@ export const feed = ({ today, switches }: FeedOptions): Router => {
   });
   router.get('/stores/:id/prices', (request, response) => {
     const store = STORES.find(({ id }) => id === request.params.id);
-    if (!store) return refuse(response, 404, `There is no store "${request.params.id}" here. GET /api/stores lists them.`);
+    if (!store)
+      return refuse(
+        response,
+        404,
+        `There is no store "${request.params.id}" here. GET /api/stores lists them.`,
+      );
     const since = request.query['since'];
-    if (since !== undefined && (typeof since !== 'string' || !ISO_DATE.test(since) || Number.isNaN(dayNumber(since))))
+    if (
+      since !== undefined &&
+      (typeof since !== 'string' || !ISO_DATE.test(since) || Number.isNaN(dayNumber(since)))
+    )
       return refuse(response, 400, `since is "${String(since)}"; write a day such as 2026-11-14.`);
     response.setHeader('Cache-Control', 'no-cache');
     response.json(pricesOf(store, today(), since ?? null));
-  }); // prettier-ignore
+  });
   router.get('/prices.schema.json', (_request, response) => {
     response.json(schema);
   });

@@ -25,7 +25,16 @@ export const readArguments = (words: string[]): Result<Arguments> => {
   const [command, ...rest] = words;
   if (command !== 'plan' && command !== 'check')
     return fail('usage', `"${command ?? ''}" is not known; write plan or check`, 'billet');
-  const given: Arguments = { command, plan: null, parts: null, prices: null, owned: null, settings: null, project: null, json: false }; // prettier-ignore
+  const given: Arguments = {
+    command,
+    plan: null,
+    parts: null,
+    prices: null,
+    owned: null,
+    settings: null,
+    project: null,
+    json: false,
+  };
   for (let index = 0; index < rest.length; index++) {
     const word = rest[index] ?? '';
     const file = FILES.find((name) => word === `--${name}`);

@@ -35,7 +35,21 @@ test('a plan as JSON has the fields of formats.md, adds up, and holds when it is
   const { code, out } = run('plan', '--parts', parts, '--prices', prices, '--settings', settings, '--json');
   expect(code).toBe(0);
   const plan = JSON.parse(out) as JsonPlan;
-  expect(Object.keys(plan)).toEqual(['status', 'currency', 'total', 'lowerBound', 'goods', 'tax', 'trips', 'shipping', 'seconds', 'buys', 'layouts', 'short', 'problems']); // prettier-ignore
+  expect(Object.keys(plan)).toEqual([
+    'status',
+    'currency',
+    'total',
+    'lowerBound',
+    'goods',
+    'tax',
+    'trips',
+    'shipping',
+    'seconds',
+    'buys',
+    'layouts',
+    'short',
+    'problems',
+  ]);
   expect(plan.total).toBeCloseTo(plan.goods + plan.tax + plan.trips + plan.shipping, 9);
   expect(plan.trips).toBe(6.5);
   expect(plan.buys.reduce((sum, { spare }) => sum + spare, 0)).toBe(1);
@@ -97,7 +111,6 @@ test('words that are not understood say so', () => {
     ['plan', '--glue', 'x'],
     ['check', '--parts', 'a', '--prices', 'b'],
   ])
-    // prettier-ignore
     expect(readArguments(words).ok).toBe(false);
   expect(readArguments(['plan', '--project', 'x', '--json']).ok).toBe(true);
 });

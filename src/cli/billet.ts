@@ -37,7 +37,9 @@ const check = (given: Given, file: string): number => {
   if (!read.ok) return tellFaults(read.problems);
   const faults = checkPlan(read.value, againstProject(given.project, given.book, given.owned));
   for (const { place, sentence } of faults) process.stdout.write(`${place}: ${sentence}\n`);
-  process.stdout.write(faults.length === 0 ? 'The plan holds.\n' : `The plan does not hold: ${faults.length} faults.\n`); // prettier-ignore
+  process.stdout.write(
+    faults.length === 0 ? 'The plan holds.\n' : `The plan does not hold: ${faults.length} faults.\n`,
+  );
   return faults.length === 0 ? 0 : NO_PLAN;
 };
 

@@ -1,5 +1,14 @@
 import { readFileSync } from 'node:fs';
-import { readOwned, readParts, readPrices, readProjectFile, readSettings, rowsForBook, type FileSettings, type OwnedRow } from '@/core/formats'; // prettier-ignore
+import {
+  readOwned,
+  readParts,
+  readPrices,
+  readProjectFile,
+  readSettings,
+  rowsForBook,
+  type FileSettings,
+  type OwnedRow,
+} from '@/core/formats';
 import { ownedOf, planInput, type PlanInput } from '@/core/plan';
 import { emptyBook, emptyProject, type Book, type Project } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
@@ -22,7 +31,12 @@ export const readText = (file: string): Result<string> => {
   try {
     return { ok: true, value: readFileSync(file, 'utf8') };
   } catch {
-    return { ok: false, problems: [{ code: 'file', place: nameOf(file), sentence: 'this file cannot be read; is its name right?' }] }; // prettier-ignore
+    return {
+      ok: false,
+      problems: [
+        { code: 'file', place: nameOf(file), sentence: 'this file cannot be read; is its name right?' },
+      ],
+    };
   }
 };
 
@@ -43,9 +57,10 @@ export const readGiven = (given: Arguments): Result<Given> => {
     const read = then(readText(file), (content) => readProjectFile(content, nameOf(file)));
     return read.ok ? { ok: true, value: { ...read.value, owned: [], timeLimit: 10 } } : read;
   }
-  const settings = then(given.settings === null ? { ok: true, value: DEFAULTS } : readText(given.settings), (content) =>
-    readSettings(content, nameOf(given.settings ?? 'settings.json')),
-  ); // prettier-ignore
+  const settings = then(
+    given.settings === null ? { ok: true, value: DEFAULTS } : readText(given.settings),
+    (content) => readSettings(content, nameOf(given.settings ?? 'settings.json')),
+  );
   const unit = settings.ok ? settings.value.unit : 'in';
   const parts = then(readText(given.parts ?? ''), (content) =>
     readParts(content, nameOf(given.parts ?? ''), unit, counter('part')),
@@ -53,10 +68,13 @@ export const readGiven = (given: Arguments): Result<Given> => {
   const prices = then(readText(given.prices ?? ''), (content) =>
     readPrices(content, nameOf(given.prices ?? ''), unit),
   );
-  const owned = given.owned === null ? { ok: true as const, value: [] } : then(readText(given.owned), (content) =>
-    readOwned(content, nameOf(given.owned ?? ''), unit),
-  ); // prettier-ignore
-  const problems: Problem[] = [parts, prices, owned, settings].flatMap((result) => (result.ok ? [] : result.problems)); // prettier-ignore
+  const owned =
+    given.owned === null
+      ? { ok: true as const, value: [] }
+      : then(readText(given.owned), (content) => readOwned(content, nameOf(given.owned ?? ''), unit));
+  const problems: Problem[] = [parts, prices, owned, settings].flatMap((result) =>
+    result.ok ? [] : result.problems,
+  );
   if (!settings.ok || !parts.ok || !prices.ok || !owned.ok) return { ok: false, problems };
   const { currency, plan, timeLimit, stores } = settings.value;
   const project: Project = {
@@ -87,5 +105,8 @@ const bookOf = (
 /** The planner's input: what is owned costs nothing. */
 export const inputOf = ({ project, book, owned }: Given): PlanInput => {
   const input = planInput(project, book);
-  return { ...input, owned: [...input.owned, ...owned.map(({ item, quantity }) => ownedOf(item, quantity, 0))] }; // prettier-ignore
+  return {
+    ...input,
+    owned: [...input.owned, ...owned.map(({ item, quantity }) => ownedOf(item, quantity, 0))],
+  };
 };

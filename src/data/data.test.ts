@@ -67,13 +67,35 @@ test('what is kept reads back as it was', () => {
       materials: { 'old cedar': { ...materialOf('cedar'), name: 'Old cedar' } },
       rack: {
         r: {
-          id: 'r', quantity: 3, from: 'Trellis',
-          item: { kind: 'board' as const, name: '', section: '2x4', length: measure('31 1/2', 'in'), width: null, material: 'treated' },
+          id: 'r',
+          quantity: 3,
+          from: 'Trellis',
+          item: {
+            kind: 'board' as const,
+            name: '',
+            section: '2x4',
+            length: measure('31 1/2', 'in'),
+            width: null,
+            material: 'treated',
+          },
         },
-        c: { id: 'c', quantity: 1, share: 0.4, from: '', item: { kind: 'hardware' as const, name: 'oil', section: '', length: null, width: null, material: '' } },
+        c: {
+          id: 'c',
+          quantity: 1,
+          share: 0.4,
+          from: '',
+          item: {
+            kind: 'hardware' as const,
+            name: 'oil',
+            section: '',
+            length: null,
+            width: null,
+            material: '',
+          },
+        },
       },
     },
-  }; // prettier-ignore
+  };
   expect(unpackBook(packBook(full))).toEqual({ ok: true, value: full });
   expect(unpackSettings(packSettings(DEFAULT_SETTINGS))).toEqual({ ok: true, value: DEFAULT_SETTINGS });
 });
@@ -95,7 +117,10 @@ test('damaged data is told and left as it is', async () => {
   await AsyncStorage.setItem('billet/project/u', '{"version":1,');
   const { records, damaged } = await loadProjects(0);
   expect(records).toEqual({});
-  expect(damaged.map(({ key, problems }) => [key, problems[0]?.place])).toEqual([['billet/project/t', 'project.builds'], ['billet/project/u', '']]); // prettier-ignore
+  expect(damaged.map(({ key, problems }) => [key, problems[0]?.place])).toEqual([
+    ['billet/project/t', 'project.builds'],
+    ['billet/project/u', ''],
+  ]);
   expect(await AsyncStorage.getItem('billet/project/t')).toBe(text);
 });
 
@@ -105,8 +130,10 @@ test('a project deleted over thirty days ago is dropped, one deleted lately is k
     ['old', 0],
     ['late', 20 * day],
   ] as const)
-    // prettier-ignore
-    await AsyncStorage.setItem(`billet/project/${id}`, packProject({ ...newProjectRecord({ ...trellis, id }), deletedAt }));
+    await AsyncStorage.setItem(
+      `billet/project/${id}`,
+      packProject({ ...newProjectRecord({ ...trellis, id }), deletedAt }),
+    );
   expect(Object.keys((await loadProjects(31 * day)).records)).toEqual(['late']);
 });
 

@@ -13,12 +13,37 @@ const store = {
   currency: 'USD',
   trip: 4,
 };
-const board = { item: '2x4x8 stud', kind: 'board' as const, section: '2x4', length: 2438.4, width: null, material: 'stud', unit: 'each' as const, pack: 1, price: 3.98, available: null, date: '2026-11-20' }; // prettier-ignore
-const answer = { format: 'billet-store-prices', version: 1, store, asOf: '2026-11-25', since: null, prices: [board] }; // prettier-ignore
+const board = {
+  item: '2x4x8 stud',
+  kind: 'board' as const,
+  section: '2x4',
+  length: 2438.4,
+  width: null,
+  material: 'stud',
+  unit: 'each' as const,
+  pack: 1,
+  price: 3.98,
+  available: null,
+  date: '2026-11-20',
+};
+const answer = {
+  format: 'billet-store-prices',
+  version: 1,
+  store,
+  asOf: '2026-11-25',
+  since: null,
+  prices: [board],
+};
 
 test('what a service tells becomes observations of the store of the book', () => {
   const [price] = observationsOf(answer as FeedAnswer, 'held');
-  expect(price).toMatchObject({ storeId: 'held', price: 3.98 * MICROS, source: 'service', date: '2026-11-20', minQty: 1 }); // prettier-ignore
+  expect(price).toMatchObject({
+    storeId: 'held',
+    price: 3.98 * MICROS,
+    source: 'service',
+    date: '2026-11-20',
+    minQty: 1,
+  });
   expect(price && seenOf(price)?.unitPrice).toBe(3.98 * MICROS);
   expect(price?.item.length?.ticks).toBe(96 * 8128);
 });
@@ -33,7 +58,6 @@ test('only an answer of the schema is taken: one price that is none refuses it w
     { pack: 0 },
     { extra: 1 },
   ])
-    // prettier-ignore
     expect(validateStorePrices({ ...answer, prices: [board, { ...board, ...wrong }] })).toBe(false);
   expect(validateStores({ format: 'billet-stores', version: 1, stores: [store] })).toBe(true);
   expect(validateStores({ format: 'billet-stores', version: 1, stores: [{ ...store, id: '' }] })).toBe(false);

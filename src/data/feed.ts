@@ -1,7 +1,16 @@
 import { useQuery, useQueries } from '@tanstack/react-query';
 import { validateStorePrices, validateStores } from './feedSchemas.generated';
 import { fromMm, MICROS, writeLength } from '@/core/measure';
-import { itemName, type Item, type Kind, type Measure, type Price, type PriceUnit, type Store, type StoreKind } from '@/core/project'; // prettier-ignore
+import {
+  itemName,
+  type Item,
+  type Kind,
+  type Measure,
+  type Price,
+  type PriceUnit,
+  type Store,
+  type StoreKind,
+} from '@/core/project';
 import { newId } from './ids';
 
 /** A store as its price service tells of it. */
@@ -57,7 +66,9 @@ const ask = async (
     throw new FeedRefused(`The answer of the price service was cut off, and was refused whole. ${UNTOUCHED}`);
   }
   if (!isValid(answer))
-    throw new FeedRefused(`The price service answered what is no price list; it was refused whole. ${UNTOUCHED}`); // prettier-ignore
+    throw new FeedRefused(
+      `The price service answered what is no price list; it was refused whole. ${UNTOUCHED}`,
+    );
   return answer;
 };
 

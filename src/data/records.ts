@@ -1,9 +1,28 @@
 import type { ErrorObject } from 'ajv';
 import {
-  bookFromJson, emptyHistory, measure, measureFromJson, measureToJson, projectFromJson, projectToJson, purchasesToJson, rackToJson, schemaProblems,
-  validateBookRecord, validateProjectRecord, validateSettingsRecord,
-  type Book, type Change, type History, type JsonBook, type JsonMeasure, type JsonProject, type JsonPurchase, type Measure, type Project,
-} from '@/core/project'; // prettier-ignore
+  bookFromJson,
+  emptyHistory,
+  measure,
+  measureFromJson,
+  measureToJson,
+  projectFromJson,
+  projectToJson,
+  purchasesToJson,
+  rackToJson,
+  schemaProblems,
+  validateBookRecord,
+  validateProjectRecord,
+  validateSettingsRecord,
+  type Book,
+  type Change,
+  type History,
+  type JsonBook,
+  type JsonMeasure,
+  type JsonProject,
+  type JsonPurchase,
+  type Measure,
+  type Project,
+} from '@/core/project';
 import { packColumns, unpackColumns } from '@/core/formats';
 import type { LengthUnit } from '@/core/measure';
 import { ok, type Problem, type Result } from '@/core/result';

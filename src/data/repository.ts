@@ -1,9 +1,20 @@
 import type { Book } from '@/core/project';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
-  DEFAULT_SETTINGS, newProjectRecord, packBook, packProject, packSettings, revisionOfBook, unpackBook, unpackProject, unpackSettings,
-  type BookRecord, type Damaged, type ProjectRecord, type Settings,
-} from './records'; // prettier-ignore
+  DEFAULT_SETTINGS,
+  newProjectRecord,
+  packBook,
+  packProject,
+  packSettings,
+  revisionOfBook,
+  unpackBook,
+  unpackProject,
+  unpackSettings,
+  type BookRecord,
+  type Damaged,
+  type ProjectRecord,
+  type Settings,
+} from './records';
 import { exclusively, keysUnder, readText, removeKey, writeText } from './storage';
 
 const PROJECTS = 'billet/project/';

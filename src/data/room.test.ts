@@ -12,7 +12,9 @@ const yearOfPrices = (): Book => {
   for (let row = 0; row < 20_000; row++) {
     const [thing, week] = [row % 400, Math.floor(row / 400)];
     const day = new Date(Date.UTC(2025, 0, 1 + week * 7)).toISOString().slice(0, 10);
-    lines.push(`Yard ${thing % 4},2x${[4, 6, 8, 10][thing % 4]},${8 + 2 * (thing % 5)}ft,wood ${thing},${(3 + ((row * 7919) % 2500) / 100).toFixed(2)},${day}`); // prettier-ignore
+    lines.push(
+      `Yard ${thing % 4},2x${[4, 6, 8, 10][thing % 4]},${8 + 2 * (thing % 5)}ft,wood ${thing},${(3 + ((row * 7919) % 2500) / 100).toFixed(2)},${day}`,
+    );
   }
   const taken = rowsForBook(must(readPrices(lines.join('\n'), 'p', 'in')), emptyBook(), 'USD', counter());
   return {

@@ -20,7 +20,11 @@ const nameOf = (key: string): string => {
 
 /** Looks up how full the storage is. */
 export const fullness = async (): Promise<Fullness> => {
-  const parts = new Map<string, number>([['Projects', 0], ['Stores and prices', 0], ['Everything else', 0]]); // prettier-ignore
+  const parts = new Map<string, number>([
+    ['Projects', 0],
+    ['Stores and prices', 0],
+    ['Everything else', 0],
+  ]);
   for (const key of await keysUnder('')) {
     const size = key.length + ((await readText(key))?.length ?? 0);
     parts.set(nameOf(key), (parts.get(nameOf(key)) ?? 0) + size);

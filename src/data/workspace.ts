@@ -1,7 +1,15 @@
 import type { QueryClient } from '@tanstack/react-query';
 import {
-  apply, applyToBook, redo, remember, undo, type BookCommand, type Change, type Command, type Project,
-} from '@/core/project'; // prettier-ignore
+  apply,
+  applyToBook,
+  redo,
+  remember,
+  undo,
+  type BookCommand,
+  type Change,
+  type Command,
+  type Project,
+} from '@/core/project';
 import { notify, outdateNotice } from './notices';
 import { newProjectRecord, type BookRecord, type ProjectRecord, type Settings } from './records';
 import { saveBook, saveProject, saveSettings, type Projects, type Saved } from './repository';

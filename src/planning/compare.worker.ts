@@ -8,7 +8,18 @@ import {
   type Proposal,
   type Saving,
 } from '@/core/compare';
-import { againstProject, bestPlan, checkPlan, planInput, solverOf, type CheckAgainst, type Highs, type Plan, type PlanInput, type Solver } from '@/core/plan'; // prettier-ignore
+import {
+  againstProject,
+  bestPlan,
+  checkPlan,
+  planInput,
+  solverOf,
+  type CheckAgainst,
+  type Highs,
+  type Plan,
+  type PlanInput,
+  type Solver,
+} from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 
 /** Seconds that the solver may take for one plan of a comparison, and for each plan of a way to save. */

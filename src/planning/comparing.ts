@@ -27,13 +27,15 @@ export const useProposals = (project: Project, book: Book, plan: Plan | null): P
   const stores = (plan?.stores ?? []).map(({ storeId }) => storeId).join();
   const { data } = useQuery({
     queryKey: ['proposals', project.id, fingerprint(asked.input), bookKey(book), stores],
-    queryFn: ({ signal }) => inPool(RANKS.proposals, signal, (comparer) => comparer.proposals(project, book, plan)),
+    queryFn: ({ signal }) =>
+      inPool(RANKS.proposals, signal, (comparer) => comparer.proposals(project, book, plan)),
     enabled: plan !== null,
     ...KEPT,
-    placeholderData: (last: Proposal[] | undefined, query) => (query?.queryKey[1] === project.id ? last : undefined),
+    placeholderData: (last: Proposal[] | undefined, query) =>
+      query?.queryKey[1] === project.id ? last : undefined,
   });
   return data ?? null;
-}; // prettier-ignore
+};
 
 const bookKeys = new WeakMap<Book, number>();
 let lastBook = 0;

@@ -174,7 +174,10 @@ export interface SeveralView {
 
 /** Plans for several of a project at once, each as soon as it is there: what was bought for one serves them all. */
 export const useSeveral = (project: Project, book: Book, counts: number[]): SeveralView[] => {
-  const asked = useMemo(() => counts.map((builds) => askedOf({ ...project, builds }, book)), [project, book, counts]);
+  const asked = useMemo(
+    () => counts.map((builds) => askedOf({ ...project, builds }, book)),
+    [project, book, counts],
+  );
   const client = useQueryClient();
   const first = useQueries({ queries: asked.map(firstQuery) });
   const best = useQueries({
@@ -193,7 +196,7 @@ export const useSeveral = (project: Project, book: Book, counts: number[]): Seve
       isPlanning: (first[index]?.isFetching ?? false) || (best[index]?.isFetching ?? false),
     };
   });
-}; // prettier-ignore
+};
 
 /** A project's plan and its money. */
 export const usePlanAndMoney = (project: Project, book: Book): PlanView & { money: ProjectMoney } => {

@@ -39,10 +39,12 @@ export const prove = (
     return proof;
   };
   const stopped = new Promise<Plan>((resolve, reject) =>
-    search.signal.addEventListener('abort', () => (signal.aborted ? reject(signal.reason) : resolve(best)), { once: true }),
+    search.signal.addEventListener('abort', () => (signal.aborted ? reject(signal.reason) : resolve(best)), {
+      once: true,
+    }),
   );
   return { plan: Promise.race([stopped, start()]), stop: () => search.abort() };
-}; // prettier-ignore
+};
 
 /** The search, in a worker of its own: the only way to stop a solver is to end it. */
 const run = (

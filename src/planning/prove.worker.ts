@@ -1,6 +1,15 @@
 import { expose } from 'comlink';
 import loadHighs from 'highs';
-import { bestPlan, checkPlan, solverOf, type CheckAgainst, type Highs, type Plan, type PlanInput, type Progress } from '@/core/plan'; // prettier-ignore
+import {
+  bestPlan,
+  checkPlan,
+  solverOf,
+  type CheckAgainst,
+  type Highs,
+  type Plan,
+  type PlanInput,
+  type Progress,
+} from '@/core/plan';
 
 /** Seconds that the solver may take for one plan. */
 const TIME_LIMIT = 10;

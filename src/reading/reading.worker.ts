@@ -37,7 +37,9 @@ const preview = (text: string, book: Book, options: Omit<PreviewOptions, 'newId'
   if (!result.ok) return result;
   read = result.value;
   const { rows, counts, stores, problems } = read;
-  const samples = Object.fromEntries(MEANINGS.map((meaning) => [meaning, [] as PreviewRow[]])) as SheetSummary['samples']; // prettier-ignore
+  const samples = Object.fromEntries(
+    MEANINGS.map((meaning) => [meaning, [] as PreviewRow[]]),
+  ) as SheetSummary['samples'];
   for (const row of rows) if (samples[row.meaning].length < SHOWN) samples[row.meaning].push(row);
   const wrong = new Set(problems.map(({ place }) => place.split(': ')[0]));
   return {
@@ -72,7 +74,10 @@ const fitting = (
     packColumns(
       {
         stores: { ...book.stores, ...Object.fromEntries(stores.map((store) => [store.id, store])) },
-        prices: { ...book.prices, ...Object.fromEntries(prices.slice(0, count).map((price) => [price.id, price])) }, // prettier-ignore
+        prices: {
+          ...book.prices,
+          ...Object.fromEntries(prices.slice(0, count).map((price) => [price.id, price])),
+        },
       },
       {},
     ).length;

@@ -14,7 +14,11 @@ export const FigureTable = ({
 }) => {
   const ink = useInk();
   return (
-    <View role="table" aria-label={about} style={[styles.table, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
+    <View
+      role="table"
+      aria-label={about}
+      style={[styles.table, { backgroundColor: ink.card, borderColor: ink.hairline }]}
+    >
       <View role="row" style={[styles.row, { borderColor: ink.hairline }]}>
         {columns.map((column, index) => (
           <View key={column} role="columnheader" style={index === 0 ? styles.first : styles.cell}>
@@ -27,7 +31,11 @@ export const FigureTable = ({
       {rows.map(({ key, cells, isSum }) => (
         <View key={key} role="row" style={[styles.row, { borderColor: ink.hairline }]}>
           {cells.map((cell, index) => (
-            <View key={index} role={index === 0 ? 'rowheader' : 'cell'} style={index === 0 ? styles.first : styles.cell}>
+            <View
+              key={index}
+              role={index === 0 ? 'rowheader' : 'cell'}
+              style={index === 0 ? styles.first : styles.cell}
+            >
               <Words size={isSum ? 'strong' : 'small'} align={index === 0 ? 'left' : 'right'}>
                 {cell}
               </Words>
@@ -37,7 +45,7 @@ export const FigureTable = ({
       ))}
     </View>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   table: { borderTopWidth: 1, marginBottom: 14, maxWidth: 780 },

@@ -77,8 +77,14 @@ export const PurchaseForm = ({
   // Untouched, it follows from what was paid by the store's rate.
   const isTaxTold = !isPlanned && tax.trim() !== '' && tax !== taxBefore;
   const told = isTaxTold ? parseMoney(tax, currency) : null;
-  const taxFault = told && !told.ok ? (told.problems[0]?.sentence ?? '') : told?.ok && sum.ok && told.value > sum.value ? 'The tax is more than all that was paid.' : null;
-  const isReady = !taxFault && sum.ok && count.ok && isDate(date) && item.trim() !== '' && store.trim() !== '';
+  const taxFault =
+    told && !told.ok
+      ? (told.problems[0]?.sentence ?? '')
+      : told?.ok && sum.ok && told.value > sum.value
+        ? 'The tax is more than all that was paid.'
+        : null;
+  const isReady =
+    !taxFault && sum.ok && count.ok && isDate(date) && item.trim() !== '' && store.trim() !== '';
   const save = () => {
     setTried(true);
     if (!sum.ok || !count.ok || !isReady) return;
@@ -86,7 +92,19 @@ export const PurchaseForm = ({
     const named = line.item.kind === 'hardware' ? { ...line.item, name: item.trim() } : line.item;
     const { note: _, share, ...held } = line;
     const isSame = sum.value === planned && known?.id === purchase.storeId;
-    const money = told?.ok ? { price: sum.value - told.value, tax: told.value } : isSame ? {} : purchaseLine(named, line.pack, count.value, sum.value, known ?? { taxFree: false }, settings, currency);
+    const money = told?.ok
+      ? { price: sum.value - told.value, tax: told.value }
+      : isSame
+        ? {}
+        : purchaseLine(
+            named,
+            line.pack,
+            count.value,
+            sum.value,
+            known ?? { taxFree: false },
+            settings,
+            currency,
+          );
     const written = {
       ...held,
       ...money,
@@ -97,7 +115,14 @@ export const PurchaseForm = ({
       ...(note.trim() === '' ? {} : { note: note.trim() }),
     };
     const lines = purchase.lines.map((other, place) => (place === index ? written : other));
-    onSave({ ...purchase, note: purchase.lines.length === 1 ? '' : purchase.note, date, storeId: known?.id ?? '', store: known?.name ?? store.trim(), lines });
+    onSave({
+      ...purchase,
+      note: purchase.lines.length === 1 ? '' : purchase.note,
+      date,
+      storeId: known?.id ?? '',
+      store: known?.name ?? store.trim(),
+      lines,
+    });
     onClose();
   };
   const missing = (text: string, sentence: string) => (isTried && text.trim() === '' ? sentence : null);
@@ -117,16 +142,43 @@ export const PurchaseForm = ({
       {isPlanned ? (
         <Words tone="soft">{`At ${purchase.store}${isNew ? `, planned at ${formatMoney(planned, currency)}` : ''}.`}</Words>
       ) : line.item.kind === 'hardware' ? (
-        <TextField label="What was bought" value={item} onChange={setItem} onSubmitEditing={save} autoFocus={isNew} error={missing(item, 'Say what it is, as the receipt does.')} />
+        <TextField
+          label="What was bought"
+          value={item}
+          onChange={setItem}
+          onSubmitEditing={save}
+          autoFocus={isNew}
+          error={missing(item, 'Say what it is, as the receipt does.')}
+        />
       ) : null}
-      <TextField label={`Paid in all, with tax, ${symbol(currency).trim()}`} value={paid ?? writeMoney(proposed, currency)} onChange={setPaid} inputMode="decimal" onSubmitEditing={save} autoFocus={isPlanned} error={(isTried || isPlanned) && !sum.ok ? (sum.problems[0]?.sentence ?? '') : null} />
+      <TextField
+        label={`Paid in all, with tax, ${symbol(currency).trim()}`}
+        value={paid ?? writeMoney(proposed, currency)}
+        onChange={setPaid}
+        inputMode="decimal"
+        onSubmitEditing={save}
+        autoFocus={isPlanned}
+        error={(isTried || isPlanned) && !sum.ok ? (sum.problems[0]?.sentence ?? '') : null}
+      />
       {isPlanned ? null : (
         <View>
-          <TextField label="Store" value={store} onChange={setStore} onSubmitEditing={save} error={missing(store, 'Say where: a store of the book, or any name.')} />
+          <TextField
+            label="Store"
+            value={store}
+            onChange={setStore}
+            onSubmitEditing={save}
+            error={missing(store, 'Say where: a store of the book, or any name.')}
+          />
           {stores.length > 0 ? (
             <View style={styles.stores}>
               {stores.map(({ id, name }) => (
-                <Button key={id} mode={nameKey(name) === nameKey(store) ? 'contained-tonal' : 'outlined'} compact accessibilityLabel={`At ${name}`} onPress={() => setStore(name)}>
+                <Button
+                  key={id}
+                  mode={nameKey(name) === nameKey(store) ? 'contained-tonal' : 'outlined'}
+                  compact
+                  accessibilityLabel={`At ${name}`}
+                  onPress={() => setStore(name)}
+                >
                   {name}
                 </Button>
               ))}
@@ -134,11 +186,36 @@ export const PurchaseForm = ({
           ) : null}
         </View>
       )}
-      <TextField label={line.pack > 1 ? `How many packs of ${line.pack}` : 'How many'} value={quantity} onChange={setQuantity} inputMode="numeric" onSubmitEditing={save} error={count.ok ? null : (count.problems[0]?.sentence ?? null)} />
-      <TextField label="Bought on" value={date} onChange={setDate} onSubmitEditing={save} error={isDate(date) ? null : `"${date}" is not a date; write it as 2026-05-31.`} />
+      <TextField
+        label={line.pack > 1 ? `How many packs of ${line.pack}` : 'How many'}
+        value={quantity}
+        onChange={setQuantity}
+        inputMode="numeric"
+        onSubmitEditing={save}
+        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+      />
+      <TextField
+        label="Bought on"
+        value={date}
+        onChange={setDate}
+        onSubmitEditing={save}
+        error={isDate(date) ? null : `"${date}" is not a date; write it as 2026-05-31.`}
+      />
       {isPlanned ? null : (
         <>
-          <TextField label={`Tax in it, ${symbol(currency).trim()}`} value={tax} onChange={setTax} inputMode="decimal" onSubmitEditing={save} error={taxFault} help={isNew ? 'Blank: by the rate of the store.' : 'As on the receipt; else it follows the rate of the store.'} />
+          <TextField
+            label={`Tax in it, ${symbol(currency).trim()}`}
+            value={tax}
+            onChange={setTax}
+            inputMode="decimal"
+            onSubmitEditing={save}
+            error={taxFault}
+            help={
+              isNew
+                ? 'Blank: by the rate of the store.'
+                : 'As on the receipt; else it follows the rate of the store.'
+            }
+          />
           <Choice label="What it is for" value={category} options={WORDS} onChange={setCategory} />
           <TextField label="Note" value={note} onChange={setNote} onSubmitEditing={save} />
         </>
@@ -146,7 +223,7 @@ export const PurchaseForm = ({
       {more}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   stores: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: 6 },

@@ -14,7 +14,12 @@ export const TrendLine = ({ values, label }: { values: number[]; label: string }
     span === 0 ? HEIGHT / 2 : HEIGHT - 3 - ((value - least) / span) * (HEIGHT - 6);
   const steps = values.flatMap((value, index) => {
     const before = values[index - 1];
-    return before === undefined ? [[x(0), y(value)]] : [[x(index), y(before)], [x(index), y(value)]]; // prettier-ignore
+    return before === undefined
+      ? [[x(0), y(value)]]
+      : [
+          [x(index), y(before)],
+          [x(index), y(value)],
+        ];
   });
   const last = values[values.length - 1] ?? 0;
   return (

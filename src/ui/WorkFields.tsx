@@ -32,16 +32,35 @@ export const WorkFields = ({
     <>
       <View style={styles.pair}>
         <View style={styles.grow}>
-          <ReadField label={builds > 1 ? 'Hours for all of them' : 'Hours it takes'} inputMode="decimal" text={orBlank(work.hours)} read={orNone(parseDecimal)} onRead={(hours) => onChange({ hours })} />
+          <ReadField
+            label={builds > 1 ? 'Hours for all of them' : 'Hours it takes'}
+            inputMode="decimal"
+            text={orBlank(work.hours)}
+            read={orNone(parseDecimal)}
+            onRead={(hours) => onChange({ hours })}
+          />
         </View>
         <View style={styles.grow}>
-          <ReadField label={`An hour counts as, ${sign}`} inputMode="decimal" text={orBlank(work.rate, currency)} read={money} onRead={(rate) => onChange({ rate })} help="Blank: not counted." />
+          <ReadField
+            label={`An hour counts as, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(work.rate, currency)}
+            read={money}
+            onRead={(rate) => onChange({ rate })}
+            help="Blank: not counted."
+          />
         </View>
       </View>
-      <ReadField label={`Tools, blades and power for it, ${sign}`} inputMode="decimal" text={orBlank(work.beside, currency)} read={money} onRead={(beside) => onChange({ beside })} />
+      <ReadField
+        label={`Tools, blades and power for it, ${sign}`}
+        inputMode="decimal"
+        text={orBlank(work.beside, currency)}
+        read={money}
+        onRead={(beside) => onChange({ beside })}
+      />
     </>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   pair: { flexDirection: 'row', gap: 12 },

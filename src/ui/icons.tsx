@@ -15,9 +15,22 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import X from 'lucide-react-native/icons/x';
 
 const ICONS = {
-  back: ArrowLeft, check: Check, copy: Copy, more: Ellipsis, grip: Grip, edit: Pencil, add: Plus, less: Minus, redo: Redo, undo: Undo,
-  unticked: Square, ticked: SquareCheck, delete: Trash, warning: Triangle, close: X,
-}; // prettier-ignore
+  back: ArrowLeft,
+  check: Check,
+  copy: Copy,
+  more: Ellipsis,
+  grip: Grip,
+  edit: Pencil,
+  add: Plus,
+  less: Minus,
+  redo: Redo,
+  undo: Undo,
+  unticked: Square,
+  ticked: SquareCheck,
+  delete: Trash,
+  warning: Triangle,
+  close: X,
+};
 
 export type IconName = keyof typeof ICONS;
 

@@ -21,12 +21,14 @@ describe.each([
   ['light', lightTheme.ink],
   ['dark', darkTheme.ink],
 ] as [string, Ink][])('%s', (_name, ink) => {
-  // prettier-ignore
   test('every word stands out by 4.5 to 1 from what it is written on', () => {
     const grounds = [ink.paper, ink.card, ink.pale];
-    for (const ground of grounds) for (const word of [ink.ink, ink.soft]) expect(contrast(word, ground)).toBeGreaterThanOrEqual(4.5);
-    for (const ground of [ink.paper, ink.card]) for (const word of [ink.spruce, ink.red]) expect(contrast(word, ground)).toBeGreaterThanOrEqual(4.5);
+    for (const ground of grounds)
+      for (const word of [ink.ink, ink.soft]) expect(contrast(word, ground)).toBeGreaterThanOrEqual(4.5);
+    for (const ground of [ink.paper, ink.card])
+      for (const word of [ink.spruce, ink.red]) expect(contrast(word, ground)).toBeGreaterThanOrEqual(4.5);
     expect(contrast(ink.onBar, ink.bar)).toBeGreaterThanOrEqual(4.5);
-    for (const wood of Object.values(ink.wood)) expect(contrast(ink.onWood, wood)).toBeGreaterThanOrEqual(4.5);
+    for (const wood of Object.values(ink.wood))
+      expect(contrast(ink.onWood, wood)).toBeGreaterThanOrEqual(4.5);
   });
 });

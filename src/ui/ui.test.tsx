@@ -57,7 +57,18 @@ test('a value that changes from elsewhere takes the place of what was typed; the
 test('arrow keys move the choice and the focus', () => {
   const Form = () => {
     const [value, setValue] = useState<'a' | 'b' | 'c'>('a');
-    return <Choice label="Pick" value={value} options={[{ value: 'a', label: 'A' }, { value: 'b', label: 'B' }, { value: 'c', label: 'C' }]} onChange={setValue} />; // prettier-ignore
+    return (
+      <Choice
+        label="Pick"
+        value={value}
+        options={[
+          { value: 'a', label: 'A' },
+          { value: 'b', label: 'B' },
+          { value: 'c', label: 'C' },
+        ]}
+        onChange={setValue}
+      />
+    );
   };
   render(<Form />, { wrapper: Themed });
   fireEvent.keyDown(screen.getByRole('radio', { name: 'A' }), { key: 'ArrowLeft' });
@@ -84,9 +95,29 @@ test('the money strip says what is left, and over target by word', () => {
 
 test('a board is drawn to scale, and a piece is named on it where there is room', () => {
   const pieces = [
-    { key: '0', outline: [[0, 0], [40, 0], [40, 4], [0, 4]] as [number, number][], name: 'Post', size: '40"' },
-    { key: '1', outline: [[41, 0], [44, 0], [44, 4], [41, 4]] as [number, number][], name: 'Little block', size: '3"' },
-  ]; // prettier-ignore
+    {
+      key: '0',
+      outline: [
+        [0, 0],
+        [40, 0],
+        [40, 4],
+        [0, 4],
+      ] as [number, number][],
+      name: 'Post',
+      size: '40"',
+    },
+    {
+      key: '1',
+      outline: [
+        [41, 0],
+        [44, 0],
+        [44, 4],
+        [41, 4],
+      ] as [number, number][],
+      name: 'Little block',
+      size: '3"',
+    },
+  ];
   const { container } = render(
     <LayoutDrawing
       kind="board"
@@ -114,9 +145,30 @@ test('a board is drawn to scale, and a piece is named on it where there is room'
 
 test('enlarged, a drawing scrolls, its kerfs are wider, and a touch on a piece tells which', () => {
   const pieces = [
-    { key: '0', outline: [[0, 0], [40, 0], [40, 4], [0, 4]] as [number, number][], name: 'Post', size: '40"' },
-    { key: '1', outline: [[40.125, 0], [80, 0], [80, 2], [40.125, 2]] as [number, number][], name: 'Strip', size: '40" x 2"', isChosen: true },
-  ]; // prettier-ignore
+    {
+      key: '0',
+      outline: [
+        [0, 0],
+        [40, 0],
+        [40, 4],
+        [0, 4],
+      ] as [number, number][],
+      name: 'Post',
+      size: '40"',
+    },
+    {
+      key: '1',
+      outline: [
+        [40.125, 0],
+        [80, 0],
+        [80, 2],
+        [40.125, 2],
+      ] as [number, number][],
+      name: 'Strip',
+      size: '40" x 2"',
+      isChosen: true,
+    },
+  ];
   const touched: string[] = [];
   const drawn = (zoom: number) => (
     <LayoutDrawing
@@ -134,7 +186,13 @@ test('enlarged, a drawing scrolls, its kerfs are wider, and a touch on a piece t
   );
   const { container, rerender } = render(drawn(1), { wrapper: Themed });
   const kerf = (): number => {
-    const [left, right] = [...container.querySelectorAll('polygon')].map((polygon) => polygon.getAttribute('points')?.split(' ').map((point) => Number(point.split(',')[0])) ?? []); // prettier-ignore
+    const [left, right] = [...container.querySelectorAll('polygon')].map(
+      (polygon) =>
+        polygon
+          .getAttribute('points')
+          ?.split(' ')
+          .map((point) => Number(point.split(',')[0])) ?? [],
+    );
     return Math.min(...(right ?? [])) - Math.max(...(left ?? []));
   };
   const before = kerf();

@@ -8,7 +8,18 @@ import {
 } from '../measure';
 import { capital } from '../capital';
 import { shownPlan, type Plan } from '../plan';
-import { keptMoney, keptPieces, servesAs, tagName, type Baseline, type BaselineLine, type Book, type Category, type Item, type Project } from '../project'; // prettier-ignore
+import {
+  keptMoney,
+  keptPieces,
+  servesAs,
+  tagName,
+  type Baseline,
+  type BaselineLine,
+  type Book,
+  type Category,
+  type Item,
+  type Project,
+} from '../project';
 import { nameKey } from '../wood';
 import { besideOf } from './beside';
 import { ledgerOf, paidInAll } from './ledger';
@@ -22,23 +33,48 @@ export const baselineOf = (project: Project, book: Book, plan: Plan | null, date
 };
 
 /** The baseline to keep with what is bought first; none where there is one. */
-export const firstBaseline = (project: Project, book: Book, plan: Plan | null, date: string): { baseline?: Baseline } =>
-  project.baseline ? {} : { baseline: baselineOf(project, book, plan, date) }; // prettier-ignore
+export const firstBaseline = (
+  project: Project,
+  book: Book,
+  plan: Plan | null,
+  date: string,
+): { baseline?: Baseline } => (project.baseline ? {} : { baseline: baselineOf(project, book, plan, date) });
 
 /** What was bought and what is still to buy, by thing. */
-const standingOf = (project: Project, book: Book, plan: Plan | null): { lines: BaselineLine[]; trips: Minor; receipts: Minor } => {
-  const bought = project.purchases.flatMap(({ lines }) => lines).map((line): BaselineLine => ({ item: servesAs(line), quantity: keptPieces(line), paid: keptMoney(line), category: line.category }));
+const standingOf = (
+  project: Project,
+  book: Book,
+  plan: Plan | null,
+): { lines: BaselineLine[]; trips: Minor; receipts: Minor } => {
+  const bought = project.purchases
+    .flatMap(({ lines }) => lines)
+    .map((line): BaselineLine => ({
+      item: servesAs(line),
+      quantity: keptPieces(line),
+      paid: keptMoney(line),
+      category: line.category,
+    }));
   const shown = shownPlan(plan);
   const planned = (shown?.buys ?? []).map((buy): BaselineLine => {
     const item = itemOfBuy(buy, book) ?? hardwareItem(buy.item);
-    return { item, quantity: buy.qty * buy.pack, paid: buy.paid, category: categoryOf({ kind: buy.kind, name: buy.item }) };
+    return {
+      item,
+      quantity: buy.qty * buy.pack,
+      paid: buy.paid,
+      category: categoryOf({ kind: buy.kind, name: buy.item }),
+    };
   });
-  const beside = besideOf(project, book).map(({ item, quantity, paid, category }): BaselineLine => ({ item: hardwareItem(item), quantity, paid, category }));
+  const beside = besideOf(project, book).map(({ item, quantity, paid, category }): BaselineLine => ({
+    item: hardwareItem(item),
+    quantity,
+    paid,
+    category,
+  }));
   const rest = (shown?.total ?? 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
   const paid = ledgerOf(project, book, plan);
   const of = (kind: string) => paidInAll(paid.filter((entry) => entry.kind === kind));
   return { lines: [...bought, ...planned, ...beside], trips: rest + of('trip'), receipts: of('receipt') };
-}; // prettier-ignore
+};
 
 /** How what is paid and will be paid for one thing differs from the plan. The three add up to all of the difference. */
 export interface Difference {
@@ -71,14 +107,36 @@ export const differencesOf = (project: Project, book: Book, plan: Plan | null): 
     const known = now ?? before;
     return known ? [difference(known, before, now)] : [];
   });
-  const flat = (name: string, kind: 'trips' | 'receipt', category: Category, planned: Minor, now: Minor): Difference[] =>
-    planned === now ? [] : [{ name, kind, category, planned, now, byPrice: now - planned, byQuantity: 0, forgotten: 0, per: 'piece', plannedQuantity: 1, nowQuantity: 1 }];
+  const flat = (
+    name: string,
+    kind: 'trips' | 'receipt',
+    category: Category,
+    planned: Minor,
+    now: Minor,
+  ): Difference[] =>
+    planned === now
+      ? []
+      : [
+          {
+            name,
+            kind,
+            category,
+            planned,
+            now,
+            byPrice: now - planned,
+            byQuantity: 0,
+            forgotten: 0,
+            per: 'piece',
+            plannedQuantity: 1,
+            nowQuantity: 1,
+          },
+        ];
   return [
     ...things,
     ...flat('Trips and shipping', 'trips', 'trips', baseline.trips, trips),
     ...flat('Receipts', 'receipt', 'other', 0, receipts),
   ];
-}; // prettier-ignore
+};
 
 interface Sum {
   item: Item;
@@ -97,26 +155,44 @@ const sumUp = (lines: BaselineLine[]): Map<string, Sum> => {
     const key = thingKey(item);
     const held = sums.get(key) ?? { item, category, pieces: 0, length: 0, paid: 0, names: new Set<string>() };
     held.names.add(nameKey(tagName(item)));
-    sums.set(key, { ...held, pieces: held.pieces + quantity, length: held.length + quantity * (item.length?.ticks ?? 0), paid: held.paid + paid });
+    sums.set(key, {
+      ...held,
+      pieces: held.pieces + quantity,
+      length: held.length + quantity * (item.length?.ticks ?? 0),
+      paid: held.paid + paid,
+    });
   }
   return sums;
-}; // prettier-ignore
+};
 
 const thingKey = ({ kind, name, section, width, material }: Item): string =>
-  kind === 'hardware' ? nameKey(name) : [kind, nameKey(section), nameKey(material), kind === 'sheet' ? (width?.ticks ?? 0) : ''].join(':'); // prettier-ignore
+  kind === 'hardware'
+    ? nameKey(name)
+    : [kind, nameKey(section), nameKey(material), kind === 'sheet' ? (width?.ticks ?? 0) : ''].join(':');
 
 const difference = ({ item, category }: Sum, before: Sum | undefined, now: Sum | undefined): Difference => {
   const names = new Set([...(before?.names ?? []), ...(now?.names ?? [])]);
   const per = item.kind !== 'board' || names.size === 1 ? 'piece' : 'length';
-  const name = item.kind === 'hardware' || names.size === 1 ? tagName(item) : `${item.section} ${item.material}`;
+  const name =
+    item.kind === 'hardware' || names.size === 1 ? tagName(item) : `${item.section} ${item.material}`;
   const amount = (sum: Sum | undefined) => (per === 'piece' ? sum?.pieces : sum?.length) ?? 0;
   const [planned, paid] = [before?.paid ?? 0, now?.paid ?? 0];
   const [plannedQuantity, nowQuantity] = [amount(before), amount(now)];
-  const of = { name, category, kind: item.kind, per, planned, now: paid, plannedQuantity, nowQuantity } as const;
-  if (!before || plannedQuantity === 0) return { ...of, byPrice: 0, byQuantity: 0, forgotten: paid - planned };
+  const of = {
+    name,
+    category,
+    kind: item.kind,
+    per,
+    planned,
+    now: paid,
+    plannedQuantity,
+    nowQuantity,
+  } as const;
+  if (!before || plannedQuantity === 0)
+    return { ...of, byPrice: 0, byQuantity: 0, forgotten: paid - planned };
   const byQuantity = Math.round(((nowQuantity - plannedQuantity) * planned) / plannedQuantity);
   return { ...of, byQuantity, byPrice: paid - planned - byQuantity, forgotten: 0 };
-}; // prettier-ignore
+};
 
 /** One reason why it comes to more or less than planned. */
 export interface Reason {
@@ -131,29 +207,58 @@ export const reasonsOf = (differences: Difference[], currency: string, unit: Len
     .flatMap((one): Reason[] => {
       const { name, kind, per, byPrice, byQuantity, forgotten, nowQuantity, plannedQuantity } = one;
       const more = (sum: number) => (sum > 0 ? 'more' : 'less');
-      if (kind === 'trips') return [{ sum: byPrice, text: `${name} came to ${money(byPrice)} ${more(byPrice)} than planned` }];
-      if (kind === 'receipt') return [{ sum: byPrice, text: `Receipts came to ${money(byPrice)} ${more(byPrice)} than their lines` }];
+      if (kind === 'trips')
+        return [{ sum: byPrice, text: `${name} came to ${money(byPrice)} ${more(byPrice)} than planned` }];
+      if (kind === 'receipt')
+        return [
+          { sum: byPrice, text: `Receipts came to ${money(byPrice)} ${more(byPrice)} than their lines` },
+        ];
       const change = nowQuantity - plannedQuantity;
-      const amount = per === 'length' ? `${formatLength(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'} of` : `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} ×`;
+      const amount =
+        per === 'length'
+          ? `${formatLength(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'} of`
+          : `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} ×`;
       const each = nowQuantity === 0 ? 0 : byPrice / nowQuantity;
       const perUnit = per === 'length' ? each * (unit === 'in' ? TICKS_PER_FOOT : TICKS_PER_METRE) : each;
       const rate = Math.abs(perUnit) >= 0.5 ? `${money(Math.round(perUnit))} ` : 'a little ';
       return [
         { sum: forgotten, text: `${capital(name)} was not in the plan` },
-        { sum: byQuantity, text: nowQuantity === 0 ? `No ${name} after all` : `${capital(amount)} ${name} than planned` },
-        { sum: byPrice, text: `${capital(name)} cost ${rate}${byPrice > 0 ? 'more' : 'less'} ${per === 'length' ? (unit === 'in' ? 'a foot' : 'a metre') : 'each'} than planned` },
+        {
+          sum: byQuantity,
+          text: nowQuantity === 0 ? `No ${name} after all` : `${capital(amount)} ${name} than planned`,
+        },
+        {
+          sum: byPrice,
+          text: `${capital(name)} cost ${rate}${byPrice > 0 ? 'more' : 'less'} ${per === 'length' ? (unit === 'in' ? 'a foot' : 'a metre') : 'each'} than planned`,
+        },
       ];
     })
     .filter(({ sum }) => sum !== 0)
     .sort((a, b) => Math.abs(b.sum) - Math.abs(a.sum));
-}; // prettier-ignore
+};
 
 /** What came of them by category: the sum of each side. */
-export const differencesByCategory = (differences: Difference[]): Pick<Difference, 'category' | 'planned' | 'now' | 'byPrice' | 'byQuantity' | 'forgotten'>[] => {
+export const differencesByCategory = (
+  differences: Difference[],
+): Pick<Difference, 'category' | 'planned' | 'now' | 'byPrice' | 'byQuantity' | 'forgotten'>[] => {
   const sums = new Map<Category, ReturnType<typeof differencesByCategory>[number]>();
   for (const { category, planned, now, byPrice, byQuantity, forgotten } of differences) {
-    const held = sums.get(category) ?? { category, planned: 0, now: 0, byPrice: 0, byQuantity: 0, forgotten: 0 };
-    sums.set(category, { category, planned: held.planned + planned, now: held.now + now, byPrice: held.byPrice + byPrice, byQuantity: held.byQuantity + byQuantity, forgotten: held.forgotten + forgotten });
+    const held = sums.get(category) ?? {
+      category,
+      planned: 0,
+      now: 0,
+      byPrice: 0,
+      byQuantity: 0,
+      forgotten: 0,
+    };
+    sums.set(category, {
+      category,
+      planned: held.planned + planned,
+      now: held.now + now,
+      byPrice: held.byPrice + byPrice,
+      byQuantity: held.byQuantity + byQuantity,
+      forgotten: held.forgotten + forgotten,
+    });
   }
   return [...sums.values()].sort((a, b) => b.now - a.now);
-}; // prettier-ignore
+};

@@ -29,16 +29,20 @@ export interface BesideLine {
 /** What is still to buy beside the plan: what has a typed price, less what was bought of it or is on the rack. */
 export const besideOf = (project: Project, book: Book): BesideLine[] => {
   const there = new Map<string, number>();
-  const put = (name: string, pieces: number) => there.set(nameKey(name), (there.get(nameKey(name)) ?? 0) + pieces);
-  for (const line of project.purchases.flatMap(({ lines }) => lines)) put(servesAs(line).name, keptPieces(line));
+  const put = (name: string, pieces: number) =>
+    there.set(nameKey(name), (there.get(nameKey(name)) ?? 0) + pieces);
+  for (const line of project.purchases.flatMap(({ lines }) => lines))
+    put(servesAs(line).name, keptPieces(line));
   for (const entry of rackFor(project, book)) put(tagName(entry.item), rackPieces(entry));
-  return resolve(project, book.materials).beside.flatMap(({ extra, item, count, fill, price }): BesideLine[] => {
-    const held = there.get(nameKey(item)) ?? 0;
-    const used = usedUp({ count, fill });
-    const quantity = wholeOnes(used, held);
-    // What is opened for one serves the next.
-    put(item, quantity - used);
-    const category = extra.category ?? categoryOf({ kind: 'hardware', name: item });
-    return quantity > 0 ? [{ extraId: extra.id, item, quantity, paid: quantity * price, category }] : [];
-  });
-}; // prettier-ignore
+  return resolve(project, book.materials).beside.flatMap(
+    ({ extra, item, count, fill, price }): BesideLine[] => {
+      const held = there.get(nameKey(item)) ?? 0;
+      const used = usedUp({ count, fill });
+      const quantity = wholeOnes(used, held);
+      // What is opened for one serves the next.
+      put(item, quantity - used);
+      const category = extra.category ?? categoryOf({ kind: 'hardware', name: item });
+      return quantity > 0 ? [{ extraId: extra.id, item, quantity, paid: quantity * price, category }] : [];
+    },
+  );
+};

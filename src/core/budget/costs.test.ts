@@ -17,9 +17,18 @@ const saw = {
 };
 const withSaw = (fields: Partial<Project>, charge?: 'whole' | 'spread' | 'out'): Project => ({
   ...project,
-  purchases: [{ id: 'p', date: '2026-11-03', storeId: '', store: 'Fair', note: '', lines: [{ ...saw, ...(charge ? { charge: { way: charge, over: 4 } } : {}) }] }],
+  purchases: [
+    {
+      id: 'p',
+      date: '2026-11-03',
+      storeId: '',
+      store: 'Fair',
+      note: '',
+      lines: [{ ...saw, ...(charge ? { charge: { way: charge, over: 4 } } : {}) }],
+    },
+  ],
   ...fields,
-}); // prettier-ignore
+});
 const sums = { inPiece: 3000, atTill: 6620 };
 
 test('a tool counts whole, by its share of the projects it will serve, or not at all; at the till always whole', () => {
@@ -32,9 +41,13 @@ test('a tool counts whole, by its share of the projects it will serve, or not at
 
 test('all in are travel by distance, power, hours at their rate, tools told beside, and what else was told', () => {
   const work = {
-    hours: 2, rate: 1500, beside: 120, travel: { distance: 20, unit: 'mi' as const, rate: 67 }, power: { kilowattHours: 3, rate: 16 },
+    hours: 2,
+    rate: 1500,
+    beside: 120,
+    travel: { distance: 20, unit: 'mi' as const, rate: 67 },
+    power: { kilowattHours: 3, rate: 16 },
     tools: [{ id: 't', name: 'clamp', price: 900, charge: { way: 'spread' as const, over: 3 } }],
-  }; // prettier-ignore
+  };
   const costs = costsOf(withSaw({ work }), sums);
   expect(costs).toMatchObject({ travel: 1340, power: 48, labour: 3000, beside: 120 });
   expect(costs.allIn).toBe(6620 + 1340 + 48 + 3000 + 120 + 300);
@@ -87,9 +100,13 @@ test('store split: lumber at a yard, steel online, came to 115 where one store a
       prices:
         "store,section,length,material,price,kind,item\nYard,2x4,8',stud,5.25,,\nPost,,,,6.5,hardware,corner bracket\nBig store,2x4,8',stud,6.2,,\nBig store,,,,16.5,hardware,corner bracket",
     });
-    const prices = Object.fromEntries(Object.entries(book.prices).filter(([, { storeId }]) => stores.includes(book.stores[storeId]?.name ?? '')));
+    const prices = Object.fromEntries(
+      Object.entries(book.prices).filter(([, { storeId }]) =>
+        stores.includes(book.stores[storeId]?.name ?? ''),
+      ),
+    );
     return firstPlan(planInput(frame, { ...book, prices }));
-  }; // prettier-ignore
+  };
   const split = shop(['Yard', 'Post', 'Big store']);
   expect([split.total, split.stores.map(({ store }) => store)]).toEqual([11500, ['Yard', 'Post']]);
   expect(shop(['Big store']).total).toBeGreaterThan(20000);

@@ -41,11 +41,26 @@ export const toolCosts = ({ purchases, work }: Pick<Project, 'purchases' | 'work
     lines.flatMap((line, index): ToolCost[] => {
       const price = keptMoney(line);
       const { charge = WHOLE } = line;
-      return line.category === 'tools' ? [{ id: `${id}:${index}`, name: tagName(line.item), price, charge, counted: countedOf(price, charge), at: { purchaseId: id, line: index } }] : [];
+      return line.category === 'tools'
+        ? [
+            {
+              id: `${id}:${index}`,
+              name: tagName(line.item),
+              price,
+              charge,
+              counted: countedOf(price, charge),
+              at: { purchaseId: id, line: index },
+            },
+          ]
+        : [];
     }),
   ),
-  ...(work?.tools ?? []).map((tool): ToolCost => ({ ...tool, counted: countedOf(tool.price, tool.charge), at: null })),
-]; // prettier-ignore
+  ...(work?.tools ?? []).map((tool): ToolCost => ({
+    ...tool,
+    counted: countedOf(tool.price, tool.charge),
+    at: null,
+  })),
+];
 
 /** The three costs of a project from what it uses up and what it comes to at the till. */
 export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor; atTill: Minor }): Costs => {
@@ -103,10 +118,12 @@ export const worthOf = (project: Project, costs: Costs): Worth => {
 
 const offered = (price: Minor, hours: number | null, costs: Costs): Offered => {
   const till = eachOf(costs.atTill, costs);
-  const perHour = hours !== null && hours > 0 ? (hours / costs.builds) : null;
+  const perHour = hours !== null && hours > 0 ? hours / costs.builds : null;
   const withoutHours = eachOf(costs.allIn - costs.labour, costs);
   // What is paid once, however many are made; all else is paid for each.
-  const once = costs.tools.filter(({ charge }) => charge.way !== 'out').reduce((sum, tool) => sum + tool.price, 0);
+  const once = costs.tools
+    .filter(({ charge }) => charge.way !== 'out')
+    .reduce((sum, tool) => sum + tool.price, 0);
   const counted = costs.tools.reduce((sum, tool) => sum + tool.counted, 0);
   const gain = price - eachOf(costs.allIn - counted, costs);
   return {
@@ -116,4 +133,4 @@ const offered = (price: Minor, hours: number | null, costs: Costs): Offered => {
     anHour: perHour === null ? null : Math.round((price - withoutHours) / perHour),
     breakEven: gain > 0 ? Math.max(1, Math.ceil(once / gain)) : null,
   };
-}; // prettier-ignore
+};

@@ -19,14 +19,25 @@ const given = fromCsv({
   prices: 'store,kind,section,length,material,price,item\nYard,,2x4,8ft,stud,4,\nPost,hardware,,,,1,hook',
   stores: { Yard: { trip: 420 }, Post: { shipping: { fee: 895, freeFrom: 4900 } } },
 });
-const [yard, post] = ['Yard', 'Post'].map((name) => Object.values(given.book.stores).find((store) => store.name === name)); // prettier-ignore
+const [yard, post] = ['Yard', 'Post'].map((name) =>
+  Object.values(given.book.stores).find((store) => store.name === name),
+);
 const lineOf = (name: string, price: number, tax: number, quantity = 1): PurchaseLine => ({
   item: { kind: 'hardware', name, section: '', length: null, width: null, material: '' },
-  pack: 1, quantity, price, tax, category: categoryOf({ kind: 'hardware', name }),
-}); // prettier-ignore
+  pack: 1,
+  quantity,
+  price,
+  tax,
+  category: categoryOf({ kind: 'hardware', name }),
+});
 const bought = (id: string, date: string, store: typeof yard, lines: PurchaseLine[]): Purchase => ({
-  id, date, storeId: store?.id ?? '', store: store?.name ?? 'elsewhere', lines, note: '',
-}); // prettier-ignore
+  id,
+  date,
+  storeId: store?.id ?? '',
+  store: store?.name ?? 'elsewhere',
+  lines,
+  note: '',
+});
 const withPurchases = (purchases: Purchase[]): Project => ({ ...given.project, purchases });
 
 test('sums are exact to the cent under any order of entry, against a plain big-integer sum', () => {
@@ -34,23 +45,46 @@ test('sums are exact to the cent under any order of entry, against a plain big-i
   const purchase = fc.record({
     date: fc.constantFrom('2026-10-30', '2026-11-02', '2026-11-20'),
     store: fc.constantFrom(yard, post, undefined),
-    lines: fc.array(fc.tuple(fc.constantFrom('hook', 'wood stain', 'blade'), cents, cents, fc.option(fc.tuple(cents, cents))), { minLength: 1, maxLength: 4 }),
+    lines: fc.array(
+      fc.tuple(
+        fc.constantFrom('hook', 'wood stain', 'blade'),
+        cents,
+        cents,
+        fc.option(fc.tuple(cents, cents)),
+      ),
+      { minLength: 1, maxLength: 4 },
+    ),
     receipt: fc.option(fc.record({ total: cents, tax: fc.option(cents) })),
   });
   fc.assert(
     fc.property(fc.array(purchase, { maxLength: 12 }), fc.infiniteStream(fc.nat()), (made, random) => {
       const purchases = made.map(({ date, store, lines, receipt }, index): Purchase => ({
-        ...bought(`p${index}`, date, store, lines.map(([name, price, tax, back]) => ({
-          ...lineOf(name, price, tax),
-          ...(back ? { returned: [{ id: 'r', date, quantity: 1, price: back[0], tax: back[1] }] } : {}),
-        }))),
+        ...bought(
+          `p${index}`,
+          date,
+          store,
+          lines.map(([name, price, tax, back]) => ({
+            ...lineOf(name, price, tax),
+            ...(back ? { returned: [{ id: 'r', date, quantity: 1, price: back[0], tax: back[1] }] } : {}),
+          })),
+        ),
         ...(receipt ? { receipt } : {}),
       }));
-      const shuffled = [...purchases].map((one) => ({ one, at: random.next().value })).sort((a, b) => a.at - b.at).map(({ one }) => one);
+      const shuffled = [...purchases]
+        .map((one) => ({ one, at: random.next().value }))
+        .sort((a, b) => a.at - b.at)
+        .map(({ one }) => one);
       // A receipt says what was paid; what was taken back came back.
       const plain = purchases.reduce((sum, { lines, receipt }) => {
-        const paid = receipt ? BigInt(receipt.total) : lines.reduce((s, { price, tax }) => s + BigInt(price) + BigInt(tax), 0n);
-        return sum + lines.flatMap(({ returned = [] }) => returned).reduce((s, { price, tax }) => s - BigInt(price) - BigInt(tax), paid);
+        const paid = receipt
+          ? BigInt(receipt.total)
+          : lines.reduce((s, { price, tax }) => s + BigInt(price) + BigInt(tax), 0n);
+        return (
+          sum +
+          lines
+            .flatMap(({ returned = [] }) => returned)
+            .reduce((s, { price, tax }) => s - BigInt(price) - BigInt(tax), paid)
+        );
       }, 0n);
       for (const order of [purchases, shuffled]) {
         const project = withPurchases(order);
@@ -64,7 +98,7 @@ test('sums are exact to the cent under any order of entry, against a plain big-i
       }
     }),
   );
-}); // prettier-ignore
+});
 
 test('going to a store and its shipping are lines of the ledger, once a store; shipping only once nothing more is to come', () => {
   const project = withPurchases([
@@ -79,7 +113,11 @@ test('going to a store and its shipping are lines of the ledger, once a store; s
   ]);
   const plan = firstPlan(planInput(project, given.book));
   expect(plan.stores.map(({ store }) => store)).toContain('Post');
-  expect(ledgerOf(project, given.book, plan).some(({ store, category }) => store === 'Post' && category === 'trips')).toBe(false); // prettier-ignore
+  expect(
+    ledgerOf(project, given.book, plan).some(
+      ({ store, category }) => store === 'Post' && category === 'trips',
+    ),
+  ).toBe(false);
 });
 
 test('by category: spent and to buy add up to the money of the project, a finish told by its name', () => {
@@ -130,21 +168,37 @@ test('as CSV with quotes where they are needed, and as a journal whose every tra
 });
 
 test('a journal reads as meant, whatever things, stores and the project are called', () => {
-  const name = fc.string({ minLength: 1, maxLength: 30, unit: fc.constantFrom(...' \t\n*!();:"@[]{}=|#%2026-x') });
+  const name = fc.string({
+    minLength: 1,
+    maxLength: 30,
+    unit: fc.constantFrom(...' \t\n*!();:"@[]{}=|#%2026-x'),
+  });
   fc.assert(
-    fc.property(fc.array(fc.tuple(name, name, fc.integer({ min: 1, max: 99999 })), { minLength: 1, maxLength: 5 }), name, (rows, title) => {
-      const project = { ...given.project, purchases: rows.map(([store, item, price], index): Purchase => ({ ...bought(`p${index}`, '2026-11-02', yard, [lineOf(item, price, 0)]), storeId: '', store })) };
-      const ledger = ledgerOf(project, given.book, null);
-      const journal = writeJournal(ledger, 'USD', title);
-      const spent = journal.split('\n').reduce((sum, line) => {
-        if (line === '') return sum;
-        // A payee: a date, a blank, and no flag or code after it.
-        if (!line.startsWith(' ')) expect(line).toMatch(/^\d{4}-\d\d-\d\d [^*!( ]/);
-        const [, account = '', amount = ''] = /^ {4}([^;\t]+?)(?: {2,}|\t)USD (-?\d+\.\d\d)(?: {2}; .*)?$/.exec(line) ?? [];
-        expect(account).toMatch(line.startsWith(' ') ? /^(Expenses:[^:]+:\w+|Assets:Cash)$/ : /^$/);
-        return account.startsWith('Expenses') ? sum + Math.round(Number(amount) * 100) : sum;
-      }, 0);
-      expect(spent).toBe(ledger.reduce((sum, entry) => sum + paidFor(entry), 0));
-    }),
+    fc.property(
+      fc.array(fc.tuple(name, name, fc.integer({ min: 1, max: 99999 })), { minLength: 1, maxLength: 5 }),
+      name,
+      (rows, title) => {
+        const project = {
+          ...given.project,
+          purchases: rows.map(([store, item, price], index): Purchase => ({
+            ...bought(`p${index}`, '2026-11-02', yard, [lineOf(item, price, 0)]),
+            storeId: '',
+            store,
+          })),
+        };
+        const ledger = ledgerOf(project, given.book, null);
+        const journal = writeJournal(ledger, 'USD', title);
+        const spent = journal.split('\n').reduce((sum, line) => {
+          if (line === '') return sum;
+          // A payee: a date, a blank, and no flag or code after it.
+          if (!line.startsWith(' ')) expect(line).toMatch(/^\d{4}-\d\d-\d\d [^*!( ]/);
+          const [, account = '', amount = ''] =
+            /^ {4}([^;\t]+?)(?: {2,}|\t)USD (-?\d+\.\d\d)(?: {2}; .*)?$/.exec(line) ?? [];
+          expect(account).toMatch(line.startsWith(' ') ? /^(Expenses:[^:]+:\w+|Assets:Cash)$/ : /^$/);
+          return account.startsWith('Expenses') ? sum + Math.round(Number(amount) * 100) : sum;
+        }, 0);
+        expect(spent).toBe(ledger.reduce((sum, entry) => sum + paidFor(entry), 0));
+      },
+    ),
   );
-}); // prettier-ignore
+});

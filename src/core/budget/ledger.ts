@@ -47,11 +47,38 @@ export interface Entry {
 export const ledgerOf = (project: Project, book: Book, plan: Plan | null): Entry[] => {
   const bought = project.purchases.flatMap(entriesOf);
   const trips = [...tripsPaid(project, book, plan)].flatMap(([storeId, paid]): Entry[] => {
-    const first = bought.filter((entry) => entry.storeId === storeId).reduce((a, b) => (b.date < a.date ? b : a));
-    return paid === 0 ? [] : [{ ...first, kind: 'trip', share: null, isOpen: false, purchaseId: null, line: 0, item: 'trip and shipping', thing: null, quantity: 1, pack: 1, price: paid, tax: 0, category: 'trips', note: '' }];
+    const first = bought
+      .filter((entry) => entry.storeId === storeId)
+      .reduce((a, b) => (b.date < a.date ? b : a));
+    return paid === 0
+      ? []
+      : [
+          {
+            ...first,
+            kind: 'trip',
+            share: null,
+            isOpen: false,
+            purchaseId: null,
+            line: 0,
+            item: 'trip and shipping',
+            thing: null,
+            quantity: 1,
+            pack: 1,
+            price: paid,
+            tax: 0,
+            category: 'trips',
+            note: '',
+          },
+        ];
   });
-  return [...bought, ...trips].sort((a, b) => (a.date === b.date ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item) : a.date < b.date ? 1 : -1));
-}; // prettier-ignore
+  return [...bought, ...trips].sort((a, b) =>
+    a.date === b.date
+      ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item)
+      : a.date < b.date
+        ? 1
+        : -1,
+  );
+};
 
 /** What a purchase brings to the ledger: its lines, what was taken back of them, and what its receipt differs by. */
 const entriesOf = (purchase: Purchase): Entry[] => {
@@ -61,15 +88,47 @@ const entriesOf = (purchase: Purchase): Entry[] => {
     const { item, pack, quantity, price, tax, category, share = null, returned = [] } = line;
     const same = { ...of, line: index, item: tagName(item), thing: item, pack, category, share };
     return [
-      { ...same, kind: 'bought', date, quantity, price, tax, note: [line.note, note].filter(Boolean).join(', ') },
-      ...returned.map((back): Entry => ({ ...same, kind: 'returned', date: back.date, quantity: -back.quantity, price: -back.price, tax: -back.tax, note: 'taken back' })),
+      {
+        ...same,
+        kind: 'bought',
+        date,
+        quantity,
+        price,
+        tax,
+        note: [line.note, note].filter(Boolean).join(', '),
+      },
+      ...returned.map((back): Entry => ({
+        ...same,
+        kind: 'returned',
+        date: back.date,
+        quantity: -back.quantity,
+        price: -back.price,
+        tax: -back.tax,
+        note: 'taken back',
+      })),
     ];
   });
   const gap = receiptGap(purchase);
   if (gap.price === 0 && gap.tax === 0) return lines;
   const isRounding = Math.abs(gap.price + gap.tax) <= purchase.lines.length;
-  return [...lines, { ...of, ...gap, kind: 'receipt', line: -1, date, item: isRounding ? 'rounding at the till' : 'on the receipt, in no line', thing: null, quantity: 1, pack: 1, category: 'other', note: '', share: null }];
-}; // prettier-ignore
+  return [
+    ...lines,
+    {
+      ...of,
+      ...gap,
+      kind: 'receipt',
+      line: -1,
+      date,
+      item: isRounding ? 'rounding at the till' : 'on the receipt, in no line',
+      thing: null,
+      quantity: 1,
+      pack: 1,
+      category: 'other',
+      note: '',
+      share: null,
+    },
+  ];
+};
 
 /** With tax. */
 export const paidFor = ({ price, tax }: Entry): Minor => price + tax;
@@ -89,7 +148,10 @@ const KEYS: Record<Grouping, (entry: Entry) => string> = {
 };
 
 /** Sums of some entries by one of their sides, the largest first. Whole minor units: no order of entry changes a sum. */
-export const totalsBy = (entries: Entry[], grouping: Grouping): { key: string; paid: Minor; count: number }[] => {
+export const totalsBy = (
+  entries: Entry[],
+  grouping: Grouping,
+): { key: string; paid: Minor; count: number }[] => {
   const sums = new Map<string, { key: string; paid: Minor; count: number }>();
   for (const entry of entries) {
     const key = KEYS[grouping](entry);
@@ -97,7 +159,7 @@ export const totalsBy = (entries: Entry[], grouping: Grouping): { key: string; p
     sums.set(key, { key, paid: held.paid + paidFor(entry), count: held.count + 1 });
   }
   return [...sums.values()].sort((a, b) => b.paid - a.paid || (a.key < b.key ? -1 : 1));
-}; // prettier-ignore
+};
 
 /** Entries in which all words of a search stand, in whatever order and case. */
 export const searchLedger = (entries: Entry[], words: string): Entry[] => {

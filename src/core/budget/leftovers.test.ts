@@ -21,26 +21,44 @@ const given = fromCsv({
 });
 const [board, hook] = Object.values(given.book.prices);
 const lineOf = (price: typeof board, pack: number, quantity: number): PurchaseLine => ({
-  item: price?.item as PurchaseLine['item'], pack, quantity, price: 400, tax: 0, category: 'wood',
-}); // prettier-ignore
+  item: price?.item as PurchaseLine['item'],
+  pack,
+  quantity,
+  price: 400,
+  tax: 0,
+  category: 'wood',
+});
 const project: Project = {
   ...given.project,
   purchases: [
-    { id: 'a', date: '2026-11-20', storeId: board?.storeId ?? '', store: 'Yard', note: '', lines: [lineOf(board, 1, 3), lineOf(hook, 10, 1)] },
+    {
+      id: 'a',
+      date: '2026-11-20',
+      storeId: board?.storeId ?? '',
+      store: 'Yard',
+      note: '',
+      lines: [lineOf(board, 1, 3), lineOf(hook, 10, 1)],
+    },
   ],
-}; // prettier-ignore
+};
 
 test('what is left: the offcut with its length, boards that were not cut, hooks beyond those needed', () => {
   const plan = firstPlan(planInput(project, given.book));
   expect(plan.total).toBe(0);
   const left = leftoversOf(project, given.book, plan);
   // 96 less two rails of 40 and their two kerfs: 15 3/4 in.
-  expect(left.map(({ item, quantity }) => [quantity, tagName(item), item.length && formatLength(item.length.ticks, 'in')])).toEqual([
+  expect(
+    left.map(({ item, quantity }) => [
+      quantity,
+      tagName(item),
+      item.length && formatLength(item.length.ticks, 'in'),
+    ]),
+  ).toEqual([
     [1, '2x4 x 15 3/4in stud', '15 3/4"'],
     [2, '2x4x8 stud', '96"'],
     [4, 'hook', null],
   ]);
-}); // prettier-ignore
+});
 
 test('a ripped rest is a section of its own, which reads back as one', () => {
   const ripped = fromCsv({
@@ -73,17 +91,35 @@ test('what is left is worth its share of what it was bought as', () => {
 const oiled = (cans: number, fields: Partial<Project> = {}, price?: number): Project => ({
   ...given.project,
   groups: [],
-  extras: [{ ...emptyExtra('e'), name: 'oil', rule: 'area', amount: `${cans * 60} ft * 1 ft`, covers: '60 ft2', ...(price === undefined ? {} : { price }) }],
+  extras: [
+    {
+      ...emptyExtra('e'),
+      name: 'oil',
+      rule: 'area',
+      amount: `${cans * 60} ft * 1 ft`,
+      covers: '60 ft2',
+      ...(price === undefined ? {} : { price }),
+    },
+  ],
   ...fields,
-}); // prettier-ignore
+});
 const sold = fromCsv({
   parts: 'part,qty,kind,item\nOil,1,hardware,oil',
   prices: 'store,kind,price,item\nYard,hardware,15,oil',
 }).book;
 const withCan = (share: number, sum = 0): Book => ({
   ...sold,
-  rack: { c: { id: 'c', item: hardwareItem('oil'), quantity: 1, share, from: '', ...(sum > 0 ? { value: { sum, currency: 'USD' } } : {}) } },
-}); // prettier-ignore
+  rack: {
+    c: {
+      id: 'c',
+      item: hardwareItem('oil'),
+      quantity: 1,
+      share,
+      from: '',
+      ...(sum > 0 ? { value: { sum, currency: 'USD' } } : {}),
+    },
+  },
+});
 const toBuy = (project: Project, book: Book): number => {
   const plan = firstPlan(planInput(project, book));
   expect(checkPlan(plan, againstProject(project, book))).toEqual([]);
@@ -92,8 +128,17 @@ const toBuy = (project: Project, book: Book): number => {
 };
 
 test('a can that is not used up is left with how full it is, and what it is worth', () => {
-  const line: PurchaseLine = { item: hardwareItem('oil'), pack: 1, quantity: 2, price: 3000, tax: 0, category: 'finish' }; // prettier-ignore
-  const bought = oiled(1.5, { purchases: [{ id: 'o', date: '2026-11-20', storeId: '', store: 'Fair', note: '', lines: [line] }] }); // prettier-ignore
+  const line: PurchaseLine = {
+    item: hardwareItem('oil'),
+    pack: 1,
+    quantity: 2,
+    price: 3000,
+    tax: 0,
+    category: 'finish',
+  };
+  const bought = oiled(1.5, {
+    purchases: [{ id: 'o', date: '2026-11-20', storeId: '', store: 'Fair', note: '', lines: [line] }],
+  });
   const [left] = leftoversOf(bought, sold, firstPlan(planInput(bought, sold)));
   expect(left).toEqual({ item: hardwareItem('oil'), quantity: 1, share: 0.5, worth: 750 });
   expect(left && rackName(left)).toBe('oil, about 50 % left');
@@ -106,7 +151,9 @@ test('the next plan uses an opened can, and buys whole ones for the rest', () =>
   expect(toBuy(oiled(1.6), withCan(0.5))).toBe(2);
   expect(toBuy(oiled(1.2, { leavesRack: true }), withCan(0.5))).toBe(2);
   // At a typed price, too.
-  expect(besideOf(oiled(1.2, {}, 1400), withCan(0.5)).map(({ quantity, paid }) => [quantity, paid])).toEqual([[1, 1400]]); // prettier-ignore
+  expect(besideOf(oiled(1.2, {}, 1400), withCan(0.5)).map(({ quantity, paid }) => [quantity, paid])).toEqual([
+    [1, 1400],
+  ]);
   expect(besideOf(oiled(0.4, {}, 1400), withCan(0.5))).toEqual([]);
 });
 
@@ -121,20 +168,41 @@ test('in the piece is what is used up of a can, from the rack at what it is wort
 test('whatever is used of one kind of can by however many, and whatever is open: as many as are lacking, and none more', () => {
   const tenths = fc.integer({ min: 1, max: 39 });
   fc.assert(
-    fc.property(fc.array(tenths, { minLength: 1, maxLength: 4 }), fc.array(fc.integer({ min: 1, max: 9 }), { maxLength: 3 }), (used, open) => {
-      const extras = used.flatMap((cans, index) => oiled(cans / 10).extras.map((extra) => ({ ...extra, id: `e${index}` })));
-      const rack = Object.fromEntries(open.map((share, index) => [`c${index}`, { id: `c${index}`, item: hardwareItem('oil'), quantity: 1, share: share / 10, from: '' }]));
-      const sum = (all: number[]) => all.reduce((a, b) => a + b, 0);
-      expect(toBuy(oiled(0, { extras }), { ...sold, rack })).toBe(Math.max(0, Math.ceil((sum(used) - sum(open)) / 10)));
-    }),
+    fc.property(
+      fc.array(tenths, { minLength: 1, maxLength: 4 }),
+      fc.array(fc.integer({ min: 1, max: 9 }), { maxLength: 3 }),
+      (used, open) => {
+        const extras = used.flatMap((cans, index) =>
+          oiled(cans / 10).extras.map((extra) => ({ ...extra, id: `e${index}` })),
+        );
+        const rack = Object.fromEntries(
+          open.map((share, index) => [
+            `c${index}`,
+            { id: `c${index}`, item: hardwareItem('oil'), quantity: 1, share: share / 10, from: '' },
+          ]),
+        );
+        const sum = (all: number[]) => all.reduce((a, b) => a + b, 0);
+        expect(toBuy(oiled(0, { extras }), { ...sold, rack })).toBe(
+          Math.max(0, Math.ceil((sum(used) - sum(open)) / 10)),
+        );
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 test('what was taken back is not left over', () => {
   const [hooks] = project.purchases[0]?.lines.slice(1) ?? [];
   if (!hooks) throw new Error('no hooks');
   const returned = [{ id: 'r', date: '2026-11-21', quantity: 1, price: 400, tax: 0 }];
-  const back: Project = { ...project, purchases: [{ ...(project.purchases[0] as Project['purchases'][number]), lines: [{ ...hooks, quantity: 2, returned }] }] }; // prettier-ignore
+  const back: Project = {
+    ...project,
+    purchases: [
+      {
+        ...(project.purchases[0] as Project['purchases'][number]),
+        lines: [{ ...hooks, quantity: 2, returned }],
+      },
+    ],
+  };
   const left = leftoversOf(back, given.book, firstPlan(planInput(back, given.book)));
   expect(left.find(({ item }) => item.name === 'hook')?.quantity).toBe(4);
 });

@@ -39,32 +39,50 @@ export const leftoversOf = (project: Project, book: Book, plan: Plan | null): Le
   const wood = layouts.flatMap((layout) =>
     usefulOffcuts(layout.offcuts)
       .filter(({ length, width }) => Math.max(length, width) >= SHORTEST)
-      .map((offcut): Leftover => ({ item: offcutItem(layout, offcut, project.unit), quantity: layout.count, worth: toMinor(Math.round((layout.value * offcut.length * offcut.width) / (layout.length * layout.width)), project.currency) })),
+      .map((offcut): Leftover => ({
+        item: offcutItem(layout, offcut, project.unit),
+        quantity: layout.count,
+        worth: toMinor(
+          Math.round((layout.value * offcut.length * offcut.width) / (layout.length * layout.width)),
+          project.currency,
+        ),
+      })),
   );
   return [...joined([...wood, ...uncut(project, layouts)]), ...hardware(project, book)];
-}; // prettier-ignore
+};
 
 const offcutItem = (layout: Layout, { length, width }: Offcut, unit: LengthUnit): Item => {
   const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
   const { kind, section, material } = layout;
-  if (kind === 'sheet') return { kind, name: '', section, length: measure(length), width: measure(width), material };
+  if (kind === 'sheet')
+    return { kind, name: '', section, length: measure(length), width: measure(width), material };
   const isWhole = width >= layout.width;
-  const name = isWhole ? section : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
+  const name = isWhole
+    ? section
+    : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
   return { kind, name: '', section: name, length: measure(length), width: null, material };
-}; // prettier-ignore
+};
 
 /** Boards and sheets that were bought and that no layout cuts: spares. */
 const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
   joined(
     project.purchases.flatMap(({ lines }) =>
-      lines.filter(({ item }) => item.kind !== 'hardware').map((line) => ({ item: line.item, quantity: keptPieces(line), worth: each(line) })),
+      lines
+        .filter(({ item }) => item.kind !== 'hardware')
+        .map((line) => ({ item: line.item, quantity: keptPieces(line), worth: each(line) })),
     ),
   ).flatMap(({ item, quantity, worth }) => {
     const cut = layouts
-      .filter(({ source, length, width, material }) => 'owned' in source && length === item.length?.ticks && nameKey(material) === nameKey(item.material) && (item.width === null || width === item.width.ticks))
+      .filter(
+        ({ source, length, width, material }) =>
+          'owned' in source &&
+          length === item.length?.ticks &&
+          nameKey(material) === nameKey(item.material) &&
+          (item.width === null || width === item.width.ticks),
+      )
       .reduce((sum, { count }) => sum + count, 0);
     return quantity > cut ? [{ item, quantity: quantity - cut, worth }] : [];
-  }); // prettier-ignore
+  });
 
 /** What was bought of hardware, cans and bags beyond what is used up; of the last can how full it is. */
 const hardware = (project: Project, book: Book): Leftover[] => {
@@ -75,17 +93,21 @@ const hardware = (project: Project, book: Book): Leftover[] => {
     used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + usedUp(part));
   const lines = project.purchases.flatMap((purchase) => purchase.lines);
   return joined(
-    lines.filter((line) => line.item.kind === 'hardware' && used.has(nameKey(servesAs(line).name))).map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
+    lines
+      .filter((line) => line.item.kind === 'hardware' && used.has(nameKey(servesAs(line).name)))
+      .map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
   ).flatMap(({ item, quantity, worth }): Leftover[] => {
     const left = quantity - (used.get(nameKey(item.name)) ?? 0);
     const whole = Math.max(0, Math.floor(left + SLIVER));
     const share = Math.round((left - whole) * 10) / 10;
     return [
       ...(whole > 0 ? [{ item, quantity: whole, worth }] : []),
-      ...(share >= LEAST_SHARE && share < 1 ? [{ item, quantity: 1, share, worth: Math.round(worth * share) }] : []),
+      ...(share >= LEAST_SHARE && share < 1
+        ? [{ item, quantity: 1, share, worth: Math.round(worth * share) }]
+        : []),
     ];
   });
-}; // prettier-ignore
+};
 
 /** What one piece of a line cost. */
 const each = (line: PurchaseLine): Minor => {

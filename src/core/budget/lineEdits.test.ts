@@ -10,29 +10,56 @@ import {
 import { fromCsv } from '../testing';
 import { hardwareItem, ledgerOf, paidFor, projectMoney, refundFor, shareLine, splitLine, takeBack } from '.';
 
-const line = (price: number, tax: number, quantity = 4): PurchaseLine => ({ item: hardwareItem('deck screws'), pack: 100, quantity, price, tax, category: 'hardware' }); // prettier-ignore
-const bought = (...lines: PurchaseLine[]): Purchase => ({ id: 'p', date: '2026-11-03', storeId: '', store: 'Fair', note: '', lines }); // prettier-ignore
+const line = (price: number, tax: number, quantity = 4): PurchaseLine => ({
+  item: hardwareItem('deck screws'),
+  pack: 100,
+  quantity,
+  price,
+  tax,
+  category: 'hardware',
+});
+const bought = (...lines: PurchaseLine[]): Purchase => ({
+  id: 'p',
+  date: '2026-11-03',
+  storeId: '',
+  store: 'Fair',
+  note: '',
+  lines,
+});
 const cents = fc.integer({ min: 0, max: 1e7 });
 
 test('a line that is split, or shared, adds up to what it was, to the cent', () => {
   fc.assert(
-    fc.property(cents, cents, fc.nat(1000), fc.double({ min: 0.01, max: 0.99, noNaN: true }), (price, tax, share, part) => {
-      const purchase = bought(line(price, tax));
-      const off = Math.round(((price + tax) * share) / 1000);
-      const split = splitLine(purchase, 0, { name: 'deck screws', quantity: 1, paid: off });
-      expect(purchaseMoney(split)).toBe(price + tax);
-      expect(split.lines.map(({ quantity }) => quantity)).toEqual([3, 1]);
-      expect((split.lines[1]?.price ?? 0) + (split.lines[1]?.tax ?? 0)).toBe(off);
-      const shared = shareLine(purchase, 0, { part, here: 'Shelter', there: 'Trellis', id: 'q' });
-      expect(purchaseMoney(shared?.here ?? purchase) + purchaseMoney(shared?.there ?? purchase)).toBe(price + tax);
-      // The receipt is of the whole, and goes on agreeing with it.
-      expect(receiptGap({ ...(shared?.here ?? purchase), receipt: { total: price + tax, tax: null } })).toEqual({ price: 0, tax: 0 });
-    }),
+    fc.property(
+      cents,
+      cents,
+      fc.nat(1000),
+      fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+      (price, tax, share, part) => {
+        const purchase = bought(line(price, tax));
+        const off = Math.round(((price + tax) * share) / 1000);
+        const split = splitLine(purchase, 0, { name: 'deck screws', quantity: 1, paid: off });
+        expect(purchaseMoney(split)).toBe(price + tax);
+        expect(split.lines.map(({ quantity }) => quantity)).toEqual([3, 1]);
+        expect((split.lines[1]?.price ?? 0) + (split.lines[1]?.tax ?? 0)).toBe(off);
+        const shared = shareLine(purchase, 0, { part, here: 'Shelter', there: 'Trellis', id: 'q' });
+        expect(purchaseMoney(shared?.here ?? purchase) + purchaseMoney(shared?.there ?? purchase)).toBe(
+          price + tax,
+        );
+        // The receipt is of the whole, and goes on agreeing with it.
+        expect(
+          receiptGap({ ...(shared?.here ?? purchase), receipt: { total: price + tax, tax: null } }),
+        ).toEqual({ price: 0, tax: 0 });
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 test('what was taken back leaves the pieces and the money that were kept, and stands in the ledger by itself', () => {
-  const { project, book } = fromCsv({ parts: 'part,qty,section,length\nRail,1,2x4,40', prices: "store,section,length,material,price\nYard,2x4,8',stud,4" }); // prettier-ignore
+  const { project, book } = fromCsv({
+    parts: 'part,qty,section,length\nRail,1,2x4,40',
+    prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
+  });
   const purchase = bought(line(4000, 280));
   const refund = refundFor(line(4000, 280), 1);
   const back = takeBack(purchase, 0, { id: 'r', date: '2026-11-09', quantity: 1, refund });

@@ -55,7 +55,12 @@ export const splitLine = (
     tax,
     category: off.category ?? (isSame ? line.category : categoryOf(item)),
   };
-  const rest = { ...line, quantity: isSame ? line.quantity - off.quantity : line.quantity, price: line.price - part.price, tax: line.tax - tax }; // prettier-ignore
+  const rest = {
+    ...line,
+    quantity: isSame ? line.quantity - off.quantity : line.quantity,
+    price: line.price - part.price,
+    tax: line.tax - tax,
+  };
   return withLine(purchase, index, rest, part);
 };
 
@@ -73,9 +78,21 @@ export const shareLine = (
   const whole = wholeLine(line);
   const [price, tax] = [Math.round(line.price * part), Math.round(line.tax * part)];
   const { returned: _, ...bare } = line;
-  const other: PurchaseLine = { ...bare, price: line.price - price, tax: line.tax - tax, share: { part: 1 - part, whole, with: here } };
+  const other: PurchaseLine = {
+    ...bare,
+    price: line.price - price,
+    tax: line.tax - tax,
+    share: { part: 1 - part, whole, with: here },
+  };
   return {
     here: withLine(purchase, index, { ...line, price, tax, share: { part, whole, with: there } }),
-    there: { id, date: purchase.date, storeId: purchase.storeId, store: purchase.store, note: '', lines: [other] },
+    there: {
+      id,
+      date: purchase.date,
+      storeId: purchase.storeId,
+      store: purchase.store,
+      note: '',
+      lines: [other],
+    },
   };
-}; // prettier-ignore
+};

@@ -34,13 +34,20 @@ export const spentOverTime = (
   const first = Math.min(...days);
   const last = forecast === paid ? now : Math.max(now + 1, until === null ? now + FORTNIGHT : dayOf(until));
   const step = Math.max(1, Math.ceil((last - first) / MOST_POINTS));
-  const drawn = [...new Set([...range(first, now, step), now, ...range(now, last, step), last])].sort((a, b) => a - b);
+  const drawn = [...new Set([...range(first, now, step), now, ...range(now, last, step), last])].sort(
+    (a, b) => a - b,
+  );
   return drawn.map((day) => ({
     date: isoOf(day),
     spent: day > now ? null : paidInAll(entries.filter(({ date }) => dayOf(date) <= day)),
-    forecast: day < now ? null : last === now ? paid : Math.round(paid + ((forecast - paid) * (day - now)) / (last - now)),
+    forecast:
+      day < now
+        ? null
+        : last === now
+          ? paid
+          : Math.round(paid + ((forecast - paid) * (day - now)) / (last - now)),
   }));
-}; // prettier-ignore
+};
 
 const range = (from: number, to: number, step: number): number[] =>
   Array.from({ length: Math.max(0, Math.floor((to - from) / step) + 1) }, (_, index) => from + index * step);

@@ -6,8 +6,10 @@ import type { Category, Item, PlanSettings, PurchaseLine, Store } from '../proje
 const BY_KIND: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };
 
 /** Words on tags that tell what is used up, and what stays. */
-const CONSUMABLES = /\b(glue|adhesive|sandpaper|sanding|abrasive|tape|rags?|brush(es)?|rollers?|gloves?|masks?|caulk|filler|pencils?|liner|membrane)\b/i; // prettier-ignore
-const TOOLS = /\b(saw|drill|driver|blades?|bits?|jig|clamps?|plane|chisel|square|router|sander|level|hire|rental|rent)\b/i; // prettier-ignore
+const CONSUMABLES =
+  /\b(glue|adhesive|sandpaper|sanding|abrasive|tape|rags?|brush(es)?|rollers?|gloves?|masks?|caulk|filler|pencils?|liner|membrane)\b/i;
+const TOOLS =
+  /\b(saw|drill|driver|blades?|bits?|jig|clamps?|plane|chisel|square|router|sander|level|hire|rental|rent)\b/i;
 
 /** What money for an item goes into, by its kind, and by its name where that tells a finish, a tool, something used up. */
 export const categoryOf = ({ kind, name }: Pick<Item, 'kind' | 'name'>): Category => {

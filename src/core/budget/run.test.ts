@@ -24,7 +24,23 @@ import {
 } from '../project';
 import { reportOf } from '../formats';
 import { fromCsv } from '../testing';
-import { baselineOf, besideOf, byCategory, cartLine, cartOf, differencesOf, ledgerOf, lineCost, paidFor, projectMoney, reasonsOf, refundFor, runLines, takeBack, totalsBy } from '.'; // prettier-ignore
+import {
+  baselineOf,
+  besideOf,
+  byCategory,
+  cartLine,
+  cartOf,
+  differencesOf,
+  ledgerOf,
+  lineCost,
+  paidFor,
+  projectMoney,
+  reasonsOf,
+  refundFor,
+  runLines,
+  takeBack,
+  totalsBy,
+} from '.';
 
 /** Boards, a sheet, two kinds of hardware and a typed thing; three stores that ask for their trips otherwise. */
 const given = () => {
@@ -37,10 +53,15 @@ const given = () => {
     stores: { Yard: { trip: 420 }, Barn: { trip: 300 }, Post: { shipping: { fee: 595, freeFrom: 2500 } } },
   });
   return {
-    project: { ...project, extras: [{ ...emptyExtra('hire'), name: 'drill hire', amount: '1', price: 1501, category: 'tools' as const }] },
+    project: {
+      ...project,
+      extras: [
+        { ...emptyExtra('hire'), name: 'drill hire', amount: '1', price: 1501, category: 'tools' as const },
+      ],
+    },
     book,
   };
-}; // prettier-ignore
+};
 
 interface State {
   project: Project;
@@ -62,14 +83,33 @@ interface Step {
 
 const change = (state: State, command: Command | null): State => {
   const result = command && apply(state.project, command, 0);
-  return result ? { ...state, project: result.document, history: remember(state.history, result.change) } : state;
-}; // prettier-ignore
+  return result
+    ? { ...state, project: result.document, history: remember(state.history, result.change) }
+    : state;
+};
 
-const seen = (state: State, offerKey: string, fields: { price?: number; available: number | null }): State => {
-  const price = Object.values(state.book.prices).find((one) => one.storeId && offerKey.includes(one.storeId) && one.id === newestId(state.book, offerKey));
-  const result = price && applyToBook(state.book, { type: 'putPrices', prices: [{ ...price, ...fields, id: `seen${Object.keys(state.book.prices).length}`, date: '2026-11-25' }] }, 0);
+const seen = (
+  state: State,
+  offerKey: string,
+  fields: { price?: number; available: number | null },
+): State => {
+  const price = Object.values(state.book.prices).find(
+    (one) => one.storeId && offerKey.includes(one.storeId) && one.id === newestId(state.book, offerKey),
+  );
+  const result =
+    price &&
+    applyToBook(
+      state.book,
+      {
+        type: 'putPrices',
+        prices: [
+          { ...price, ...fields, id: `seen${Object.keys(state.book.prices).length}`, date: '2026-11-25' },
+        ],
+      },
+      0,
+    );
   return result ? { ...state, book: result.document } : state;
-}; // prettier-ignore
+};
 
 const newestId = (book: Book, offerKey: string): string | undefined =>
   planInput(given().project, book).offers.find(({ key }) => key === offerKey)?.tiers[0]?.price.id;
@@ -85,26 +125,49 @@ const after = (state: State, { act, store, line: at, more }: Step): State => {
   const cart = cartOf(project, where.id);
   const put = (quantity: number, paid: number): State => {
     if (!line) return state;
-    const held: Purchase = cart ?? { id: `cart${project.purchases.length}`, date: '2026-11-25', storeId: where.id, store: where.name, note: '', lines: [], isOpen: true };
-    const lineOf = { ...cartLine(line, quantity, paid, where, project), ...(line.offerKey === '' ? { item: line.item } : {}) };
+    const held: Purchase = cart ?? {
+      id: `cart${project.purchases.length}`,
+      date: '2026-11-25',
+      storeId: where.id,
+      store: where.name,
+      note: '',
+      lines: [],
+      isOpen: true,
+    };
+    const lineOf = {
+      ...cartLine(line, quantity, paid, where, project),
+      ...(line.offerKey === '' ? { item: line.item } : {}),
+    };
     return change(state, { type: 'recordPurchase', purchase: { ...held, lines: [...held.lines, lineOf] } });
   };
   if (act === 'tick') return line ? put(line.quantity, line.paid) : state;
-  if (act === 'more') return line ? put(line.quantity + (more % 3), lineCost(line, line.quantity + (more % 3), { project, book })) : state;
-  if (act === 'fewer') return line && line.quantity > 1 ? put(line.quantity - 1, lineCost(line, line.quantity - 1, { project, book })) : state;
+  if (act === 'more')
+    return line
+      ? put(line.quantity + (more % 3), lineCost(line, line.quantity + (more % 3), { project, book }))
+      : state;
+  if (act === 'fewer')
+    return line && line.quantity > 1
+      ? put(line.quantity - 1, lineCost(line, line.quantity - 1, { project, book }))
+      : state;
   if (act === 'dearer') return line ? put(line.quantity, line.paid + more) : state;
   if (act === 'gone') return line ? seen(state, line.offerKey, { available: 0 }) : state;
   if (act === 'pay') {
     if (!cart) return state;
     const { isOpen: _, ...paid } = cart;
     const total = cart.lines.reduce((sum, { price, tax }) => sum + price + tax, 0) + (more % 7) - 3;
-    return change(state, { type: 'recordPurchase', purchase: more % 2 ? { ...paid, receipt: { total, tax: null } } : paid });
+    return change(state, {
+      type: 'recordPurchase',
+      purchase: more % 2 ? { ...paid, receipt: { total, tax: null } } : paid,
+    });
   }
   const bought = project.purchases[at % Math.max(1, project.purchases.length)];
   const back = bought?.lines[0];
   if (!bought || !back || (back.returned ?? []).length > 0) return state;
-  return change(state, { type: 'recordPurchase', purchase: takeBack(bought, 0, { id: 'r', date: '2026-11-26', quantity: 1, refund: refundFor(back, 1) }) });
-}; // prettier-ignore
+  return change(state, {
+    type: 'recordPurchase',
+    purchase: takeBack(bought, 0, { id: 'r', date: '2026-11-26', quantity: 1, refund: refundFor(back, 1) }),
+  });
+};
 
 const steps = fc.array(
   fc.record({
@@ -134,7 +197,9 @@ test('whatever happens in the stores: the plan for the rest holds, and every sum
         const money = projectMoney(state.project, state.book, plan);
         const entries = ledgerOf(state.project, state.book, plan);
         // In integers without limit, in another order.
-        const sum = [...entries].reverse().reduce((all, entry) => all + BigInt(entry.price) + BigInt(entry.tax), 0n);
+        const sum = [...entries]
+          .reverse()
+          .reduce((all, entry) => all + BigInt(entry.price) + BigInt(entry.tax), 0n);
         expect(BigInt(money.spent)).toBe(sum);
         for (const grouping of ['category', 'store', 'month', 'item'] as const)
           expect(totalsBy(entries, grouping).reduce((all, { paid }) => all + paid, 0)).toBe(money.spent);
@@ -146,18 +211,20 @@ test('whatever happens in the stores: the plan for the rest holds, and every sum
         expect(more).toBe(money.total - atFirst);
         expect(reasonsOf(differences, 'USD', 'in').reduce((all, reason) => all + reason.sum, 0)).toBe(more);
         const report = reportOf(state.project, state.book, plan, '2026-11-26');
-        const told = (title: string) => report.sections.find((one) => one.title === title)?.rows.at(-1)?.sum ?? 0;
+        const told = (title: string) =>
+          report.sections.find((one) => one.title === title)?.rows.at(-1)?.sum ?? 0;
         expect([told('To buy'), told('Paid')]).toEqual([money.toBuy, money.spent]);
         expect(entries.every((entry) => Number.isInteger(paidFor(entry)))).toBe(true);
       }
       // All taken back, the project is what it was.
       let { project: document, history } = state;
-      for (let back = undo(document, history); back; back = undo(document, history)) ({ document: document, history } = back);
+      for (let back = undo(document, history); back; back = undo(document, history))
+        ({ document: document, history } = back);
       expect(document).toEqual(project);
     }),
     { numRuns: 60 },
   );
-}); // prettier-ignore
+});
 
 test('ticking the whole list, in any order, costs what it was to cost, and nothing is left to take', () => {
   const { project, book } = given();
@@ -182,4 +249,4 @@ test('ticking the whole list, in any order, costs what it was to cost, and nothi
     }),
     { numRuns: 25 },
   );
-}); // prettier-ignore
+});

@@ -2,7 +2,16 @@ import { formatMoney, toMinor, type Minor } from '../measure';
 import { shownPlan, taxAt, type Buy, type Plan } from '../plan';
 import { offerAt, tierFor } from '../prices';
 import { capital } from '../capital';
-import { CATEGORIES, type Book, type Category, type Item, type Project, type Purchase, type PurchaseLine, type Store } from '../project'; // prettier-ignore
+import {
+  CATEGORIES,
+  type Book,
+  type Category,
+  type Item,
+  type Project,
+  type Purchase,
+  type PurchaseLine,
+  type Store,
+} from '../project';
 import { nameKey } from '../wood';
 import { besideOf } from './beside';
 import { categoryOf, purchaseLine } from './purchase';
@@ -55,11 +64,33 @@ export const runLines = (project: Project, book: Book, plan: Plan | null, storeI
     .flatMap((buy): RunLine[] => {
       const item = itemOfBuy(buy, book);
       const { offerKey, qty, pack, paid, spare } = buy;
-      return item ? [{ key: offerKey, offerKey, item, name: buy.item, quantity: qty, pack, paid, category: categoryOf(item), spare }] : [];
+      return item
+        ? [
+            {
+              key: offerKey,
+              offerKey,
+              item,
+              name: buy.item,
+              quantity: qty,
+              pack,
+              paid,
+              category: categoryOf(item),
+              spare,
+            },
+          ]
+        : [];
     });
-  const beside = besideOf(project, book).map(
-    ({ extraId, item, quantity, paid, category }): RunLine => ({ key: extraId, offerKey: '', item: hardwareItem(item), name: item, quantity, pack: 1, paid, category, spare: 0 }),
-  );
+  const beside = besideOf(project, book).map(({ extraId, item, quantity, paid, category }): RunLine => ({
+    key: extraId,
+    offerKey: '',
+    item: hardwareItem(item),
+    name: item,
+    quantity,
+    pack: 1,
+    paid,
+    category,
+    spare: 0,
+  }));
   const order = aislesOf(book.stores[storeId]);
   const place = ({ category }: RunLine) => order.indexOf(category);
   return [...planned, ...beside].sort(
@@ -69,7 +100,7 @@ export const runLines = (project: Project, book: Book, plan: Plan | null, storeI
       (b.item.length?.ticks ?? 0) - (a.item.length?.ticks ?? 0) ||
       a.name.localeCompare(b.name),
   );
-}; // prettier-ignore
+};
 
 /** An item that is bought by its name. */
 export const hardwareItem = (name: string): Item => ({
@@ -98,7 +129,7 @@ export const lineCost = (
   if (unitPrice === undefined && quantity === line.quantity) return line.paid;
   const rate = taxAt(store, project.settings);
   return toMinor(Math.round(known * quantity * (1 - store.discount) * (1 + rate)), project.currency);
-}; // prettier-ignore
+};
 
 /** A line as it is put in the cart: so many, for so much with tax. */
 export const cartLine = (
@@ -108,9 +139,17 @@ export const cartLine = (
   store: Store | undefined,
   project: Project,
 ): PurchaseLine => ({
-  ...purchaseLine(line.item, line.pack, quantity, paid, store ?? { taxFree: false }, project.settings, project.currency),
+  ...purchaseLine(
+    line.item,
+    line.pack,
+    quantity,
+    paid,
+    store ?? { taxFree: false },
+    project.settings,
+    project.currency,
+  ),
   category: line.category,
-}); // prettier-ignore
+});
 
 /** The order of the aisles as they were walked: by what was taken first, then as it was before. */
 export const walked = (purchase: Purchase, store: Store | undefined): Category[] => [
@@ -154,36 +193,55 @@ export const replanWords = (
   const { cause, item, before, total: was } = surprise;
   const now = askedFor(plan);
   const quantityIn = (list: AskedFor[], of: AskedFor) =>
-    list.filter((one) => one.storeId === of.storeId && nameKey(one.item) === nameKey(of.item)).reduce((sum, { qty }) => sum + qty, 0);
+    list
+      .filter((one) => one.storeId === of.storeId && nameKey(one.item) === nameKey(of.item))
+      .reduce((sum, { qty }) => sum + qty, 0);
   const at = (of: AskedFor) => (of.storeId === storeId ? '' : ` at ${of.store}`);
   const isIt = (of: AskedFor) => of.storeId === storeId && nameKey(of.item) === nameKey(item);
   const more = now.flatMap((line) => {
     const held = quantityIn(before, line);
     if (line.qty <= held) return [];
-    return [held === 0 ? `take ${line.qty} × ${line.item}${at(line)}` : `${line.qty - held} × ${line.item}${at(line)} more`];
+    return [
+      held === 0
+        ? `take ${line.qty} × ${line.item}${at(line)}`
+        : `${line.qty - held} × ${line.item}${at(line)} more`,
+    ];
   });
   const less = before.flatMap((line) => {
     const left = quantityIn(now, line);
     if (left >= line.qty || isIt(line)) return [];
-    return [left === 0 ? `leave the ${line.item}${at(line)}` : `${line.qty - left} × ${line.item}${at(line)} fewer`];
+    return [
+      left === 0 ? `leave the ${line.item}${at(line)}` : `${line.qty - left} × ${line.item}${at(line)} fewer`,
+    ];
   });
   const changes = [...more, ...less];
   const difference = total - was;
   const money = (sum: Minor) => formatMoney(Math.abs(sum), plan.currency);
   const [problem] = plan.status === 'infeasible' ? plan.problems : [];
-  if (problem) return { text: `${cause}: ${changes.length > 0 ? `${changes.join(', ')}. Still missing: ` : ''}${problem.sentence}`, isWorse: true };
-  const what = changes.length === 0 ? 'the rest stays as it is' : `${changes.join(', ')}${more.length > 0 && less.length === 0 ? ' instead' : ''}`;
-  const sum = difference === 0 ? 'It costs the same.' : `${money(difference)} ${difference > 0 ? 'more' : 'less'} in all.`;
+  if (problem)
+    return {
+      text: `${cause}: ${changes.length > 0 ? `${changes.join(', ')}. Still missing: ` : ''}${problem.sentence}`,
+      isWorse: true,
+    };
+  const what =
+    changes.length === 0
+      ? 'the rest stays as it is'
+      : `${changes.join(', ')}${more.length > 0 && less.length === 0 ? ' instead' : ''}`;
+  const sum =
+    difference === 0
+      ? 'It costs the same.'
+      : `${money(difference)} ${difference > 0 ? 'more' : 'less'} in all.`;
   return { text: `${capital(cause)}: ${what}. ${sum}`, isWorse: difference > 0 };
-}; // prettier-ignore
+};
 
 /** How a receipt stands against the lines of a cart, in words; blank: they agree. */
 export const receiptWords = (gap: { price: Minor; tax: Minor }, lines: number, currency: string): string => {
   const sum = gap.price + gap.tax;
   const money = (minor: Minor) => formatMoney(Math.abs(minor), currency);
-  const tax = gap.tax === 0 ? '' : ` Its tax is ${money(gap.tax)} ${gap.tax > 0 ? 'more' : 'less'} than the lines say.`;
+  const tax =
+    gap.tax === 0 ? '' : ` Its tax is ${money(gap.tax)} ${gap.tax > 0 ? 'more' : 'less'} than the lines say.`;
   if (sum === 0) return tax === '' ? '' : `The total agrees.${tax}`;
   const way = sum > 0 ? 'more' : 'less';
   if (Math.abs(sum) <= lines) return `${money(sum)} ${way} than the lines: rounding at the till.${tax}`;
   return `${money(sum)} ${way} than the lines: look for a line that is missing or has another price. Kept as it is, it counts as “on the receipt, in no line”.${tax}`;
-}; // prettier-ignore
+};

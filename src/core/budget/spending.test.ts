@@ -55,7 +55,15 @@ const taken = (
   );
   const many = quantity ?? line.quantity;
   const paid = lineCost(line, many, { project, book, unitPrice });
-  const cart: Purchase = { id: `cart-${name}`, date: '2026-11-25', storeId, store: 'Yard', note: '', isOpen: true, lines: [cartLine(line, many, paid, book.stores[storeId], project)] }; // prettier-ignore
+  const cart: Purchase = {
+    id: `cart-${name}`,
+    date: '2026-11-25',
+    storeId,
+    store: 'Yard',
+    note: '',
+    isOpen: true,
+    lines: [cartLine(line, many, paid, book.stores[storeId], project)],
+  };
   return { ...project, purchases: [...project.purchases, cart] };
 };
 
@@ -93,13 +101,31 @@ test('what is in the cart is owned: what is gone is bought otherwise, and the wo
   const inCart = taken(project, book, 'deck screws');
   const before = planOf(inCart, book);
   const total = projectMoney(inCart, book, before).total;
-  const gone = there(Object.values(book.prices).find(({ item, storeId: at }) => at === storeId && item.length?.ticks === before.layouts[0]?.length)); // prettier-ignore
-  const without = there(applyToBook(book, { type: 'putPrices', prices: [{ ...gone, id: 'gone', available: 0, date: '2026-11-25' }] }, 0)).document;
+  const gone = there(
+    Object.values(book.prices).find(
+      ({ item, storeId: at }) => at === storeId && item.length?.ticks === before.layouts[0]?.length,
+    ),
+  );
+  const without = there(
+    applyToBook(
+      book,
+      { type: 'putPrices', prices: [{ ...gone, id: 'gone', available: 0, date: '2026-11-25' }] },
+      0,
+    ),
+  ).document;
   const after = planOf(inCart, without);
-  const words = replanWords({ cause: "2x4x8 stud is not there", item: "2x4x8 stud", before: askedFor(before), total }, after, projectMoney(inCart, without, after).total, storeId);
+  const words = replanWords(
+    { cause: '2x4x8 stud is not there', item: '2x4x8 stud', before: askedFor(before), total },
+    after,
+    projectMoney(inCart, without, after).total,
+    storeId,
+  );
   // Four of 4.00 become three of 6.40, with 10 % tax. The screws in the cart stay.
-  expect(words).toEqual({ text: "2x4x8 stud is not there: take 3 × 2x4x12 stud instead. $3.52 more in all.", isWorse: true });
-}); // prettier-ignore
+  expect(words).toEqual({
+    text: '2x4x8 stud is not there: take 3 × 2x4x12 stud instead. $3.52 more in all.',
+    isWorse: true,
+  });
+});
 
 test('where nothing else will do, the words say what is missing', () => {
   const { project, book } = given();
@@ -108,7 +134,12 @@ test('where nothing else will do, the words say what is missing', () => {
     Object.entries(book.prices).filter(([, { item }]) => item.name !== 'deck screws'),
   );
   const after = planOf(project, { ...book, prices: nowhere });
-  const words = replanWords({ cause: 'deck screws are gone', item: 'deck screws', before: askedFor(before), total: 0 }, after, 0, idOf(book, 'Yard')); // prettier-ignore
+  const words = replanWords(
+    { cause: 'deck screws are gone', item: 'deck screws', before: askedFor(before), total: 0 },
+    after,
+    0,
+    idOf(book, 'Yard'),
+  );
   expect(words.text).toMatch(/^deck screws are gone: .*deck screws/i);
   expect(words.isWorse).toBe(true);
 });
@@ -118,25 +149,62 @@ test('plan against paid: price, quantity and what was forgotten add up to the wh
   const project = { ...bare, baseline: baselineOf(bare, book, planOf(bare, book), '2026-11-20') };
   const planned = projectMoney(bare, book, planOf(bare, book)).total;
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 9 }), fc.integer({ min: 1_000_000, max: 9_000_000 }), fc.integer({ min: 0, max: 5000 }), fc.option(fc.integer({ min: 0, max: 99999 })), (many, unitPrice, other, receipt) => {
-      const bought = taken(project, book, "2x4x8 stud", many, unitPrice);
-      const glue: Purchase = { id: 'glue', date: '2026-11-25', storeId: '', store: 'Fair', note: '', lines: [{ item: hardwareItem('wood glue'), pack: 1, quantity: 1, price: other, tax: 0, category: 'consumables' }], ...(receipt === null ? {} : { receipt: { total: receipt, tax: null } }) };
-      const now = { ...bought, purchases: [...bought.purchases, glue] };
-      const plan = planOf(now, book);
-      const differences = differencesOf(now, book, plan);
-      const sum = differences.reduce((all, { byPrice, byQuantity, forgotten }) => all + byPrice + byQuantity + forgotten, 0);
-      expect(sum).toBe(projectMoney(now, book, plan).total - planned);
-      expect(reasonsOf(differences, 'USD', 'in').reduce((all, reason) => all + reason.sum, 0)).toBe(sum);
-      expect(differencesByCategory(differences).reduce((all, { now: is, planned: was }) => all + is - was, 0)).toBe(sum);
-    }),
+    fc.property(
+      fc.integer({ min: 1, max: 9 }),
+      fc.integer({ min: 1_000_000, max: 9_000_000 }),
+      fc.integer({ min: 0, max: 5000 }),
+      fc.option(fc.integer({ min: 0, max: 99999 })),
+      (many, unitPrice, other, receipt) => {
+        const bought = taken(project, book, '2x4x8 stud', many, unitPrice);
+        const glue: Purchase = {
+          id: 'glue',
+          date: '2026-11-25',
+          storeId: '',
+          store: 'Fair',
+          note: '',
+          lines: [
+            {
+              item: hardwareItem('wood glue'),
+              pack: 1,
+              quantity: 1,
+              price: other,
+              tax: 0,
+              category: 'consumables',
+            },
+          ],
+          ...(receipt === null ? {} : { receipt: { total: receipt, tax: null } }),
+        };
+        const now = { ...bought, purchases: [...bought.purchases, glue] };
+        const plan = planOf(now, book);
+        const differences = differencesOf(now, book, plan);
+        const sum = differences.reduce(
+          (all, { byPrice, byQuantity, forgotten }) => all + byPrice + byQuantity + forgotten,
+          0,
+        );
+        expect(sum).toBe(projectMoney(now, book, plan).total - planned);
+        expect(reasonsOf(differences, 'USD', 'in').reduce((all, reason) => all + reason.sum, 0)).toBe(sum);
+        expect(
+          differencesByCategory(differences).reduce((all, { now: is, planned: was }) => all + is - was, 0),
+        ).toBe(sum);
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 test('the reasons are said in words from the figures', () => {
   const { project: bare, book } = given();
   const project = { ...bare, baseline: baselineOf(bare, book, planOf(bare, book), '2026-11-20') };
   const dear = taken(project, book, '2x4x8 stud', 4, 4_800_000);
-  const glue: Purchase = { id: 'glue', date: '2026-11-25', storeId: '', store: 'Fair', note: '', lines: [{ item: hardwareItem('wood glue'), pack: 1, quantity: 1, price: 700, tax: 49, category: 'consumables' }] }; // prettier-ignore
+  const glue: Purchase = {
+    id: 'glue',
+    date: '2026-11-25',
+    storeId: '',
+    store: 'Fair',
+    note: '',
+    lines: [
+      { item: hardwareItem('wood glue'), pack: 1, quantity: 1, price: 700, tax: 49, category: 'consumables' },
+    ],
+  };
   const now = { ...dear, purchases: [...dear.purchases, glue] };
   const reasons = reasonsOf(differencesOf(now, book, planOf(now, book)), 'USD', 'in');
   expect(reasons).toEqual([
@@ -150,18 +218,36 @@ test('boards of several lengths are one thing, by their length', () => {
   const project = { ...bare, baseline: baselineOf(bare, book, planOf(bare, book), '2026-11-20') };
   const long = taken({ ...project, groups: project.groups }, book, 'deck screws');
   const twelve = there(Object.values(book.prices).find(({ item }) => item.name === '2x4x12 stud'));
-  const line = { ...there(there(long.purchases[0]).lines[0]), item: twelve.item, pack: 1, quantity: 3, price: 1920, tax: 192, category: 'wood' as const };
-  const now = { ...long, purchases: [...long.purchases, { ...there(long.purchases[0]), id: 'long', lines: [line] }] };
+  const line = {
+    ...there(there(long.purchases[0]).lines[0]),
+    item: twelve.item,
+    pack: 1,
+    quantity: 3,
+    price: 1920,
+    tax: 192,
+    category: 'wood' as const,
+  };
+  const now = {
+    ...long,
+    purchases: [...long.purchases, { ...there(long.purchases[0]), id: 'long', lines: [line] }],
+  };
   // 36 ft for 21.12 in place of 32 ft for 17.60: 4 ft more at the planned price, and each foot dearer.
   expect(reasonsOf(differencesOf(now, book, planOf(now, book)), 'USD', 'in')).toEqual([
     { sum: 220, text: '48" more of 2x4 stud than planned' },
     { sum: 132, text: '2x4 stud cost $0.04 more a foot than planned' },
   ]);
-}); // prettier-ignore
+});
 
 test('three prices that add to 37.24, where a head says about 30 (common practice)', () => {
   const { project, book } = given();
-  const lines = [375, 375, 375, 1099, 1500].map((price) => ({ item: hardwareItem('thing'), pack: 1, quantity: 1, price, tax: 0, category: 'other' as const })); // prettier-ignore
+  const lines = [375, 375, 375, 1099, 1500].map((price) => ({
+    item: hardwareItem('thing'),
+    pack: 1,
+    quantity: 1,
+    price,
+    tax: 0,
+    category: 'other' as const,
+  }));
   const bought = {
     ...project,
     purchases: [{ id: 'p', date: '2026-11-25', storeId: '', store: 'Fair', note: '', lines }],

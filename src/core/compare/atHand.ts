@@ -14,7 +14,9 @@ export const atHand = (project: Project, book: Book, plan: Plan | null): AtHand 
   const treated = layouts.some(({ material }) => isTreated(material, book.materials));
   const strips = layouts
     .filter(({ kind, cuts }) => kind === 'board' && cuts.some((cut) => cut.kind === 'rip'))
-    .flatMap(({ pieces, width }) => pieces.map(({ outline }) => sidesOf(outline).across).filter((across) => across < width));
+    .flatMap(({ pieces, width }) =>
+      pieces.map(({ outline }) => sidesOf(outline).across).filter((across) => across < width),
+    );
   const names = [project.name, project.note, ...madeNow(project).map(({ name }) => name)];
   return {
     treated,
@@ -24,12 +26,14 @@ export const atHand = (project: Project, book: Book, plan: Plan | null): AtHand 
     narrowestStrip: strips.length > 0 ? toMm(Math.min(...strips)) : null,
     saws: layouts.length > 0,
     heaviest: heaviestCarried(layouts.map(whole), book.materials)?.kilograms ?? 0,
-    large: (shown?.buys ?? []).some(({ kind, length, width }) => (kind === 'sheet' && toMm(width) > 1200) || toMm(length) > LONG),
+    large: (shown?.buys ?? []).some(
+      ({ kind, length, width }) => (kind === 'sheet' && toMm(width) > 1200) || toMm(length) > LONG,
+    ),
     tall: tallest(project),
     carriesPeople: carriesPeople(names),
     nearHeat: standsByHeat(names),
   };
-}; // prettier-ignore
+};
 
 const whole = (layout: Layout) => ({ ...layout, name: layout.section, thickness: thicknessOf(layout) });
 

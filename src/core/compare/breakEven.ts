@@ -25,9 +25,17 @@ const MOST_STEPS = 5;
  * costs is the least of straight lines over that price, so that each new plan brings the price nearer from below; the
  * price given was planned at, and held. Null where it does not win even for nothing, or nothing of it is bought.
  */
-export const breakEven = (project: Project, book: Book, plan: Plan, goal: Minor, fresh: string[], planWith: PlanWith): BreakEven | null => {
+export const breakEven = (
+  project: Project,
+  book: Book,
+  plan: Plan,
+  goal: Minor,
+  fresh: string[],
+  planWith: PlanWith,
+): BreakEven | null => {
   const keys = new Set(fresh.map(nameKey));
-  const buys = (of: Plan) => (shownPlan(of)?.buys ?? []).filter(({ material }) => keys.has(nameKey(material)));
+  const buys = (of: Plan) =>
+    (shownPlan(of)?.buys ?? []).filter(({ material }) => keys.has(nameKey(material)));
   const most = buys(plan).sort((a, b) => b.qty * b.length - a.qty * a.length)[0];
   if (!most || plan.status === 'infeasible') return null;
   const currency = project.currency;
@@ -49,14 +57,22 @@ export const breakEven = (project: Project, book: Book, plan: Plan, goal: Minor,
   }
   // Told in whole cents, and only where a plan at that price keeps to the goal.
   const cent = toMicros(1, currency);
-  for (let price = Math.floor((most.unitPrice * share) / cent), tries = 0; tries < 3 && price > 0; price--, tries++) {
+  for (
+    let price = Math.floor((most.unitPrice * share) / cent), tries = 0;
+    tries < 3 && price > 0;
+    price--, tries++
+  ) {
     const told = atShare(book, keys, (price * cent) / most.unitPrice);
     const replanned = planWith(project, told);
-    if (replanned && replanned.status !== 'infeasible' && projectMoney(project, told, replanned).total <= goal)
+    if (
+      replanned &&
+      replanned.status !== 'infeasible' &&
+      projectMoney(project, told, replanned).total <= goal
+    )
       return { item: most.item, price, now: toMinor(most.unitPrice, currency) };
   }
   return null;
-}; // prettier-ignore
+};
 
 /** A book in which the materials of `keys` cost a share of what they do. */
 const atShare = (book: Book, keys: Set<string>, share: number): Book => ({
@@ -70,11 +86,7 @@ const atShare = (book: Book, keys: Set<string>, share: number): Book => ({
 });
 
 /** The materials of one plan that another does without, of the family that most money goes into; empty: none. */
-export const freshMaterials = (
-  plan: Plan,
-  other: Plan,
-  materials?: Book['materials'],
-): string[] => {
+export const freshMaterials = (plan: Plan, other: Plan, materials?: Book['materials']): string[] => {
   const held = new Set((shownPlan(other)?.buys ?? []).map(({ material }) => nameKey(material)));
   const fresh = (shownPlan(plan)?.buys ?? []).filter(
     ({ kind, material }) => kind !== 'hardware' && !held.has(nameKey(material)),
@@ -82,6 +94,8 @@ export const freshMaterials = (
   const [first] = [...fresh].sort((a, b) => b.paid - a.paid);
   if (!first) return [];
   const family = familyOf(materialOf(first.material, materials));
-  const names = fresh.map(({ material }) => material).filter((name) => familyOf(materialOf(name, materials)) === family);
+  const names = fresh
+    .map(({ material }) => material)
+    .filter((name) => familyOf(materialOf(name, materials)) === family);
   return [...new Set(names)];
-}; // prettier-ignore
+};

@@ -28,14 +28,26 @@ export interface Planned {
 
 /** A change that might make a project cheaper; whether it does, plans tell. */
 export interface Candidate {
-  kind: 'material' | 'grade' | 'section' | 'ripping' | 'store' | 'rack' | 'shorter' | 'short' | 'several' | 'carry' | 'later' | 'option';
+  kind:
+    | 'material'
+    | 'grade'
+    | 'section'
+    | 'ripping'
+    | 'store'
+    | 'rack'
+    | 'shorter'
+    | 'short'
+    | 'several'
+    | 'carry'
+    | 'later'
+    | 'option';
   /** Candidates of one are steps of the same thing: the one that saves most stands for them. */
   of: string;
   title: string;
   /** What it takes or gives up, in one sentence, from the plans before and after. */
   catch: (before: Planned, after: Planned) => string;
   changes: ProjectChange[];
-} // prettier-ignore
+}
 
 /** Everything that might make a project cheaper and is still what was wanted: nothing that is not fit is among it. */
 export const candidatesFor = (project: Project, book: Book): Candidate[] => [
@@ -80,24 +92,34 @@ const isCheaperGrade = (project: Project, made: Project, book: Book): boolean =>
     const held = before ? materialsIn(before) : new Map<string, string[]>();
     return [...materialsIn(group)].flatMap(([id, [to]]) => {
       const [from] = held.get(id) ?? [];
-      return from !== undefined && to !== undefined && nameKey(from) !== nameKey(to) ? [[from, to] as const] : [];
+      return from !== undefined && to !== undefined && nameKey(from) !== nameKey(to)
+        ? [[from, to] as const]
+        : [];
     });
   });
-  return pairs.length > 0 && pairs.every(([from, to]) => {
-    const [was, is] = [materialOf(from, book.materials), materialOf(to, book.materials)];
-    return differByGrade(was, is) && gradeRank(is) < gradeRank(was);
-  });
-}; // prettier-ignore
+  return (
+    pairs.length > 0 &&
+    pairs.every(([from, to]) => {
+      const [was, is] = [materialOf(from, book.materials), materialOf(to, book.materials)];
+      return differByGrade(was, is) && gradeRank(is) < gradeRank(was);
+    })
+  );
+};
 
 /** Whether each group is of something as fit as before, or fit with a finish. */
 const isAsFit = (made: Project, project: Project, book: Book): boolean => {
   const worst = (group: Group, of: Project) =>
-    Math.max(0, ...[...materialsIn(group).values()].flat().map((name) => rankOf(fitnessIn(name, group, of, book.materials).verdict)));
+    Math.max(
+      0,
+      ...[...materialsIn(group).values()]
+        .flat()
+        .map((name) => rankOf(fitnessIn(name, group, of, book.materials).verdict)),
+    );
   return madeNow(made).every((group) => {
     const before = project.groups.find(({ id }) => id === group.id);
     return worst(group, made) <= Math.max(rankOf('finish'), before ? worst(before, project) : 0);
   });
-}; // prettier-ignore
+};
 
 const catchOf =
   (kind: Candidate['kind'], book: Book) =>
@@ -106,13 +128,19 @@ const catchOf =
     const spare = shownPlan(after.plan)?.buys.reduce((sum, buy) => sum + buy.spare, 0) ?? 0;
     const sentences = [
       was && is ? lastsInstead(was, is) : '',
-      kind === 'material' || kind === 'grade' || kind === 'section' ? notesOfNew(before.plan, after.plan, book) : '',
-      spare > 0 && kind !== 'ripping' ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.` : '',
-      kind === 'ripping' ? `Needs a table saw${canRipWith(toolsOf(before.project.settings, book)) ? '' : ', and the time'}.` : '',
+      kind === 'material' || kind === 'grade' || kind === 'section'
+        ? notesOfNew(before.plan, after.plan, book)
+        : '',
+      spare > 0 && kind !== 'ripping'
+        ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.`
+        : '',
+      kind === 'ripping'
+        ? `Needs a table saw${canRipWith(toolsOf(before.project.settings, book)) ? '' : ', and the time'}.`
+        : '',
       was && is ? newTasks(was, is) : '',
     ].filter((sentence) => sentence !== '');
     return sentences.length > 0 ? sentences.join(' ') : capital(buysDifference(before.plan, after.plan));
-  }; // prettier-ignore
+  };
 
 const shorter = (project: Project, book: Book): Candidate[] =>
   shorterDimensions(project, book, offersFor(project, book)).map((step) => ({

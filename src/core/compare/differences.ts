@@ -10,7 +10,8 @@ const MOST_TOLD = 3;
 export const buysDifference = (before: Plan, after: Plan): string => {
   const counts = new Map<string, number>();
   const add = (plan: Plan, sign: number) => {
-    for (const { item, qty } of shownPlan(plan)?.buys ?? []) counts.set(item, (counts.get(item) ?? 0) + sign * qty);
+    for (const { item, qty } of shownPlan(plan)?.buys ?? [])
+      counts.set(item, (counts.get(item) ?? 0) + sign * qty);
   };
   add(before, -1);
   add(after, 1);
@@ -19,10 +20,12 @@ export const buysDifference = (before: Plan, after: Plan): string => {
   const more = changed.filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]);
   const told = [...less, ...more].slice(0, MOST_TOLD);
   if (told.length === 0) return 'the same is bought, elsewhere.';
-  const words = told.map(([item, count]) => `${countWord(Math.abs(count))} ${item} ${count < 0 ? 'less' : 'more'}`);
+  const words = told.map(
+    ([item, count]) => `${countWord(Math.abs(count))} ${item} ${count < 0 ? 'less' : 'more'}`,
+  );
   const rest = changed.length - told.length;
   return `${words.join(', ')}${rest > 0 ? `, and ${rest} other ${rest === 1 ? 'thing' : 'things'}` : ''}.`;
-}; // prettier-ignore
+};
 
 const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 const countWord = (count: number): string => WORDS[count] ?? String(count);

@@ -1,7 +1,19 @@
 import { capital } from '../capital';
 import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../measure';
 import { needsOf, type Need, type Offer } from '../prices';
-import { chosenOption, isFormula, madeNow, resolve, withChanges, type Book, type Project, type ProjectChange, type ResolvedPart, type Variable, toolsOf } from '../project'; // prettier-ignore
+import {
+  chosenOption,
+  isFormula,
+  madeNow,
+  resolve,
+  withChanges,
+  type Book,
+  type Project,
+  type ProjectChange,
+  type ResolvedPart,
+  type Variable,
+  toolsOf,
+} from '../project';
 
 /** A dimension that could be a little less, so that one piece more fits on a length that is sold. */
 export interface Shorter {
@@ -36,9 +48,13 @@ export const shorterDimensions = (project: Project, book: Book, offers: Offer[])
   const needs = needsOf(parts, offers, toolsOf(project.settings, book));
   return dimensionsOf(project, book, parts).flatMap((dimension) => {
     const most = Math.min(dimension.ticks * MOST_SHARE, MOST_INCHES * TICKS_PER_INCH);
-    const steps = needs.flatMap((need) => (need.kind === 'sheet' ? sheetSteps : boardSteps)(need, dimension, project));
+    const steps = needs.flatMap((need) =>
+      (need.kind === 'sheet' ? sheetSteps : boardSteps)(need, dimension, project),
+    );
     const grid = project.unit === 'in' ? TICKS_PER_INCH / 16 : fromMm(1);
-    const rounded = [...new Set(steps.map((step) => Math.ceil(step / grid) * grid))].filter((step) => step > 0 && step <= most);
+    const rounded = [...new Set(steps.map((step) => Math.ceil(step / grid) * grid))].filter(
+      (step) => step > 0 && step <= most,
+    );
     return rounded
       .sort((a, b) => a - b)
       .slice(0, MOST_STEPS)
@@ -49,7 +65,7 @@ export const shorterDimensions = (project: Project, book: Book, offers: Offer[])
         changes: [dimension.change(writeLength(dimension.ticks - by, project.unit))],
       }));
   });
-}; // prettier-ignore
+};
 
 /** `Shelf 1 1/4" shorter`. */
 export const shorterWords = ({ name, by }: Shorter, { unit }: Project): string =>
@@ -61,7 +77,11 @@ const dimensionsOf = (project: Project, book: Book, parts: ResolvedPart[]): Dime
   const measures = project.variables.flatMap((variable): Omit<Dimension, 'slopes'>[] => {
     const ticks = variable.kind === 'length' ? parseLength(variable.formula, project.unit) : null;
     if (!ticks?.ok || ticks.value <= probe) return [];
-    const change = (formula: string): ProjectChange => ({ type: 'editVariable', variableId: variable.id, fields: { formula } });
+    const change = (formula: string): ProjectChange => ({
+      type: 'editVariable',
+      variableId: variable.id,
+      fields: { formula },
+    });
     return [{ of: variable.id, name: nameOf(variable, project), ticks: ticks.value, change }];
   });
   const own = madeNow(project).flatMap((group) =>
@@ -71,7 +91,11 @@ const dimensionsOf = (project: Project, book: Book, parts: ResolvedPart[]): Dime
         if (!measure || isFormula(measure.text, project.unit) || measure.ticks <= probe) return [];
         const change = (text: string): ProjectChange => {
           const read = parseLength(text, project.unit);
-          return { type: 'editPart', partId: part.id, fields: { [side]: { text, ticks: read.ok ? read.value : measure.ticks } } };
+          return {
+            type: 'editPart',
+            partId: part.id,
+            fields: { [side]: { text, ticks: read.ok ? read.value : measure.ticks } },
+          };
         };
         return [{ of: part.id, name: part.name, ticks: measure.ticks, change }];
       }),
@@ -91,22 +115,31 @@ const dimensionsOf = (project: Project, book: Book, parts: ResolvedPart[]): Dime
     );
     return slopes.size > 0 ? [{ ...dimension, slopes }] : [];
   });
-}; // prettier-ignore
+};
 
 /** `Wall frames, length`: of a measure that one group was made from, which. */
 const nameOf = ({ id, name }: Variable, project: Project): string => {
-  const of = project.groups.filter(({ options }) => options.some(({ made }) => Object.values(made?.answers ?? {}).includes(`=${id}`)));
+  const of = project.groups.filter(({ options }) =>
+    options.some(({ made }) => Object.values(made?.answers ?? {}).includes(`=${id}`)),
+  );
   const words = name.replaceAll('_', ' ');
   const [group] = of;
-  const isPlain = project.groups.length < 2 || of.length !== 1 || !group || words.startsWith(group.name.toLowerCase());
+  const isPlain =
+    project.groups.length < 2 || of.length !== 1 || !group || words.startsWith(group.name.toLowerCase());
   return isPlain ? capital(words) : `${group.name}, ${words}`;
-}; // prettier-ignore
+};
 
 /** By how much less of a dimension some pieces that do not fit on a length would. */
 const boardSteps = (need: Need, { slopes }: Dimension, { settings }: Project): Ticks[] => {
-  const kinds = [...new Map(need.parts.map((part) => [`${part.length}:${slopes.get(part.id)?.length ?? 0}`, part])).values()].slice(0, MOST_KINDS);
+  const kinds = [
+    ...new Map(
+      need.parts.map((part) => [`${part.length}:${slopes.get(part.id)?.length ?? 0}`, part]),
+    ).values(),
+  ].slice(0, MOST_KINDS);
   if (!kinds.some(({ id }) => slopes.has(id))) return [];
-  const lengths = [...new Set([...need.offers, ...need.ripped].map(({ length }) => length - 2 * settings.endTrim.ticks))];
+  const lengths = [
+    ...new Set([...need.offers, ...need.ripped].map(({ length }) => length - 2 * settings.endTrim.ticks)),
+  ];
   const longest = Math.max(0, ...lengths);
   const steps: Ticks[] = [];
   // Every handful of pieces, with repeats: how far it is over each length, by how much it gives.
@@ -120,12 +153,14 @@ const boardSteps = (need: Need, { slopes }: Dimension, { settings }: Project): T
   };
   add(0, 0, 0, 0);
   return steps;
-}; // prettier-ignore
+};
 
 /** The same across a sheet: one piece more of the same part along either side of it. */
 const sheetSteps = (need: Need, { slopes }: Dimension, { settings }: Project): Ticks[] => {
   const { kerf, sheetTrim } = settings;
-  const sides = [...new Set(need.offers.flatMap(({ length, width }) => [length, width]))].map((side) => side - 2 * sheetTrim.ticks); // prettier-ignore
+  const sides = [...new Set(need.offers.flatMap(({ length, width }) => [length, width]))].map(
+    (side) => side - 2 * sheetTrim.ticks,
+  );
   return need.parts.flatMap((part) => {
     const slope = slopes.get(part.id);
     if (!slope) return [];

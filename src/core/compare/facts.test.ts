@@ -21,16 +21,27 @@ const costOf = (
 };
 const waysOf = ({ project, book }: { project: Project; book: Book }): Saving[] => {
   const found: Saving[] = [];
-  waysToSave(project, book, planOf(project, book), planOf, () => false, (saving) => found.push(saving));
+  waysToSave(
+    project,
+    book,
+    planOf(project, book),
+    planOf,
+    () => false,
+    (saving) => found.push(saving),
+  );
   return found;
-}; // prettier-ignore
+};
 
 test('slats against sheets: thirteen 2x4 for 35 instead of two sheets at 35 each, 35 saved (common practice)', () => {
   const given = fromCsv({
     parts: 'part,qty,kind,section,length,width\nDeck,2,sheet,3/4in,72,48',
-    prices: 'store,section,length,material,price,kind,width\nYard,2x4,8ft,stud,2.69,,\nYard,3/4in,96in,ply,35,sheet,48in',
+    prices:
+      'store,section,length,material,price,kind,width\nYard,2x4,8ft,stud,2.69,,\nYard,3/4in,96in,ply,35,sheet,48in',
   });
-  const slats = fromCsv({ parts: 'part,qty,section,length\nSlat,13,2x4,80', prices: 'store,section,length,material,price\nYard,2x4,8ft,stud,1' });
+  const slats = fromCsv({
+    parts: 'part,qty,section,length\nSlat,13,2x4,80',
+    prices: 'store,section,length,material,price\nYard,2x4,8ft,stud,1',
+  });
   const group = given.project.groups[0];
   const option = { id: 'slats', name: 'Slats', parts: slats.project.groups[0]?.options[0]?.parts ?? [] };
   const changes: ProjectChange[] = [
@@ -41,9 +52,11 @@ test('slats against sheets: thirteen 2x4 for 35 instead of two sheets at 35 each
   expect(costOf(given, changes)).toBe(13 * 269);
   // As an option of its group it is proposed, and found among the ways to save.
   const two = { ...given, project: withChanges(given.project, [changes[0] as ProjectChange]) };
-  expect(proposalsFor(two.project, two.book, null).map(({ name }) => name)).toContain(`${group?.name}: Slats`);
+  expect(proposalsFor(two.project, two.book, null).map(({ name }) => name)).toContain(
+    `${group?.name}: Slats`,
+  );
   expect(waysOf(two).map(({ saves }) => saves)).toContain(7000 - 13 * 269);
-}); // prettier-ignore
+});
 
 test('ripping 2x4s makes two 2x2s for about the price of one (common practice)', () => {
   const given: Case = {
@@ -110,7 +123,11 @@ test('a dimension just over a length: an inch and a quarter less, and one 1x10 f
   expect(costOf(given)).toBe(2960);
   const way = waysOf(given).find(({ title }) => title.startsWith('Shelf'));
   // Three in 96 less two kerfs: 31 11/12 in each.
-  expect(way).toMatchObject({ title: 'Shelf 1 1/8" shorter', saves: 1480, catch: 'One 1x10x8 pine less. See that it still fits.' }); // prettier-ignore
+  expect(way).toMatchObject({
+    title: 'Shelf 1 1/8" shorter',
+    saves: 1480,
+    catch: 'One 1x10x8 pine less. See that it still fits.',
+  });
 });
 
 test('a part allowed 1/16 short, where two halves of a board lack a kerf; half panels, where a panel nearly fits one', () => {
@@ -126,7 +143,10 @@ test('a part allowed 1/16 short, where two halves of a board lack a kerf; half p
       'store,kind,section,length,width,material,price,item\nYard,sheet,3/4in,96in,48in,ply,60,whole panel\nYard,sheet,3/4in,48in,48in,ply,34,half panel',
   });
   const way = waysOf(panel).find(({ title }) => title.startsWith('Back'));
-  expect(way).toMatchObject({ saves: 2600, catch: 'One whole panel less, one half panel more. See that it still fits.' }); // prettier-ignore
+  expect(way).toMatchObject({
+    saves: 2600,
+    catch: 'One whole panel less, one half panel more. See that it still fits.',
+  });
 });
 
 test('rough wood after its waste against dressed boards, packs by the piece, panels by the square foot', () => {
@@ -160,7 +180,10 @@ test('rough wood after its waste against dressed boards, packs by the piece, pan
 });
 
 test('build or buy: the three costs of one, the share saved, and what an hour earns', () => {
-  const { project } = fromCsv({ parts: 'part,qty,section,length\nA,1,2x4,10', prices: 'store,section,length,material,price\nY,2x4,8ft,stud,1' });
+  const { project } = fromCsv({
+    parts: 'part,qty,section,length\nA,1,2x4,10',
+    prices: 'store,section,length,material,price\nY,2x4,8ft,stud,1',
+  });
   const made: Project = {
     ...project,
     builds: 2,
@@ -171,7 +194,7 @@ test('build or buy: the three costs of one, the share saved, and what an hour ea
   expect([found.inPiece, found.atTill, found.allIn]).toEqual([4500, 6000, (12000 + 2000 + 10000) / 2]);
   // Two sell for 400; 140 is spent beside the hours: 260 for ten hours.
   expect(found.readyMade[0]).toMatchObject({ shareSaved: 0.4, anHour: 2600 });
-}); // prettier-ignore
+});
 
 test('a cheaper grade brings its spare boards into the price', () => {
   const given = fromCsv({

@@ -59,23 +59,33 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
   const { parts } = resolve(project, book.materials);
   const found = madeNow(project).flatMap((group): Unfit[] => {
     const cut = parts.filter(({ groupId, kind }) => groupId === group.id && kind !== 'hardware');
-    const names = new Map(cut.flatMap(({ materials }) => materials.map((name) => [nameKey(name), name] as const)));
+    const names = new Map(
+      cut.flatMap(({ materials }) => materials.map((name) => [nameKey(name), name] as const)),
+    );
     return [...names.values()].flatMap((material): Unfit[] => {
       const fitness = fitnessIn(material, group, project, book.materials);
       if (fitness.verdict === 'fit') return [];
       const of = cut.filter(({ materials }) => materials.some((name) => nameKey(name) === nameKey(material)));
-      const isFit = (name: string) => rankOf(fitnessIn(name, group, project, book.materials).verdict) < rankOf(fitness.verdict);
+      const isFit = (name: string) =>
+        rankOf(fitnessIn(name, group, project, book.materials).verdict) < rankOf(fitness.verdict);
       return [
         {
-          ...fitness, groupId: group.id, group: group.name, material,
+          ...fitness,
+          groupId: group.id,
+          group: group.name,
+          material,
           parts: [...new Set(of.map(({ name }) => name))],
-          fitting: soldForAll(of, (like) => materialsOnSale(like, offers, project, toolsOf(project.settings, book)).map((sold) => sold.material)).filter(isFit),
+          fitting: soldForAll(of, (like) =>
+            materialsOnSale(like, offers, project, toolsOf(project.settings, book)).map(
+              (sold) => sold.material,
+            ),
+          ).filter(isFit),
         },
       ];
     });
   });
   return found.sort((a, b) => rankOf(b.verdict) - rankOf(a.verdict));
-}; // prettier-ignore
+};
 
 /** The materials that every size of some parts is sold in, in the order of the first. */
 const soldForAll = (parts: ResolvedPart[], sold: (like: ResolvedPart[]) => string[]): string[] => {
@@ -86,8 +96,11 @@ const soldForAll = (parts: ResolvedPart[], sold: (like: ResolvedPart[]) => strin
 };
 
 /** The worst that can be said of what a project is made of, with a finish that is there counted. */
-export const fitnessOfMade = (made: { material: string; group: Group }[], project: Project, own?: OwnMaterials): Fitness =>
-  worstOf(made.map(({ material, group }) => fitnessIn(material, group, project, own))); // prettier-ignore
+export const fitnessOfMade = (
+  made: { material: string; group: Group }[],
+  project: Project,
+  own?: OwnMaterials,
+): Fitness => worstOf(made.map(({ material, group }) => fitnessIn(material, group, project, own)));
 
 /** Of each group the worst that can be said of its materials, as something to look at beside it. */
 export const fitChecks = (project: Project, book: Book): Check[] => {

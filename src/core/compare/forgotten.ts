@@ -1,6 +1,16 @@
 import { currentOffers, type Offer } from '../prices';
 import { shownPlan, type Plan } from '../plan';
-import { chosenOption, emptyExtra, madeNow, resolve, tagName, type Book, type Extra, type Group, type Project } from '../project'; // prettier-ignore
+import {
+  chosenOption,
+  emptyExtra,
+  madeNow,
+  resolve,
+  tagName,
+  type Book,
+  type Extra,
+  type Group,
+  type Project,
+} from '../project';
 import { isTreated, materialOf, TALL, wantsFinish } from '../wood';
 import { atHand } from './atHand';
 import { isFinished } from './fit';
@@ -43,21 +53,26 @@ export const forgottenIn = (project: Project, book: Book, plan: Plan | null): Fo
     made: shown ? madeOf(project, book, shown) : [],
     groups: madeNow(project),
     names: namesOf(project, book),
-    offers: currentOffers(book).filter(({ storeId }) => book.stores[storeId]?.currency === project.currency && !project.excludedStores.includes(storeId)),
+    offers: currentOffers(book).filter(
+      ({ storeId }) =>
+        book.stores[storeId]?.currency === project.currency && !project.excludedStores.includes(storeId),
+    ),
     plan: shown,
   };
   const dismissed = new Set(project.dismissed);
   return RULES.flatMap((rule) => rule(facts)).filter(({ id }) => !dismissed.has(id));
-}; // prettier-ignore
+};
 
 const namesOf = (project: Project, book: Book): string[] => [
-  ...resolve(project, book.materials).parts.filter(({ kind }) => kind === 'hardware').map(({ item }) => item),
+  ...resolve(project, book.materials)
+    .parts.filter(({ kind }) => kind === 'hardware')
+    .map(({ item }) => item),
   ...project.extras.flatMap(({ name, item }) => [name, item]),
   ...project.purchases.flatMap(({ lines }) => lines.map(({ item }) => tagName(item))),
   ...Object.values(book.rack ?? {}).map(({ item }) => tagName(item)),
   ...Object.values(book.tools ?? {}).map(({ name }) => name),
   ...(project.work?.tools ?? []).map(({ name }) => name),
-]; // prettier-ignore
+];
 
 const has = ({ names }: Facts, words: RegExp): boolean => names.some((name) => words.test(name));
 
@@ -68,16 +83,27 @@ const thing = ({ offers }: Facts, name: string, words: RegExp, isTool = false): 
     .sort((a, b) => (a.tiers[0]?.unitPrice ?? 0) - (b.tiers[0]?.unitPrice ?? 0))[0];
   const { id: _, ...blank } = emptyExtra('');
   const category = isTool ? ('tools' as const) : ('consumables' as const);
-  return { extra: { ...blank, name, item: sold?.name ?? '', amount: '1', category }, isTool, isPriced: sold !== undefined };
-}; // prettier-ignore
+  return {
+    extra: { ...blank, name, item: sold?.name ?? '', amount: '1', category },
+    isTool,
+    isPriced: sold !== undefined,
+  };
+};
 
 /** A rule for one thing that is missing whenever `when` holds and nothing there is called so. */
 const missing =
-  (id: string, title: string, sentence: string, words: RegExp, when: (facts: Facts) => boolean, isTool = false): Rule =>
+  (
+    id: string,
+    title: string,
+    sentence: string,
+    words: RegExp,
+    when: (facts: Facts) => boolean,
+    isTool = false,
+  ): Rule =>
   (facts) =>
     when(facts) && !has(facts, words)
       ? [{ id, title, sentence, source: PRACTICE, wants: thing(facts, title.toLowerCase(), words, isTool) }]
-      : []; // prettier-ignore
+      : [];
 
 const joints = ({ groups }: Facts) => groups.flatMap((group) => chosenOption(group)?.joints ?? []);
 const isJoined = (facts: Facts, ...hows: string[]) => joints(facts).some(({ how }) => hows.includes(how));
@@ -88,26 +114,43 @@ const hasScrews = (facts: Facts) => isJoined(facts, 'through', 'pocket') || has(
 /** Bare wood outdoors that wants a finish, group by group. */
 const bareOutdoors: Rule = ({ project, book, made, groups, offers }) =>
   groups.flatMap((group): Forgotten[] => {
-    const bare = made.find((one) => one.group.id === group.id && wantsFinish(materialOf(one.material, book.materials), group.exposure)); // prettier-ignore
+    const bare = made.find(
+      (one) =>
+        one.group.id === group.id && wantsFinish(materialOf(one.material, book.materials), group.exposure),
+    );
     if (!bare || isFinished(group, project)) return [];
     const found = finishFor(group, project, book, offers);
     const { id: _, ...blank } = emptyExtra('');
     const covers = project.unit === 'in' ? '60 ft2' : '5 m2';
-    const extra = { ...blank, name: 'Finish', rule: 'finish' as const, groupId: group.id, coats: 2, covers, category: 'finish' as const };
+    const extra = {
+      ...blank,
+      name: 'Finish',
+      rule: 'finish' as const,
+      groupId: group.id,
+      coats: 2,
+      covers,
+      category: 'finish' as const,
+    };
     return [
       {
         id: `finish:${group.id}`,
         title: `A finish for ${group.name}`,
         sentence: `${bare.material} there wants paint, stain or oil, and that is part of its price.`,
         source: PRACTICE,
-        wants: { extra: found ? { ...extra, ...found, category: 'finish' } : extra, isTool: false, isPriced: found !== null },
+        wants: {
+          extra: found ? { ...extra, ...found, category: 'finish' } : extra,
+          isTool: false,
+          isPriced: found !== null,
+        },
       },
     ];
-  }); // prettier-ignore
+  });
 
 /** Plain steel in treated wood, group by group. */
 const plainSteel: Rule = ({ project, book, made }) => {
-  const treated = new Set(made.filter(({ material }) => isTreated(material, book.materials)).map(({ group }) => group.id));
+  const treated = new Set(
+    made.filter(({ material }) => isTreated(material, book.materials)).map(({ group }) => group.id),
+  );
   const plain = new Map<string, string[]>();
   for (const { kind, groupId, group, item } of resolve(project, book.materials).parts)
     if (kind === 'hardware' && treated.has(groupId) && STEEL.test(item) && !COATED.test(item))
@@ -119,7 +162,7 @@ const plainSteel: Rule = ({ project, book, made }) => {
     source: 'International Residential Code R317.3, from memory',
     wants: null,
   }));
-}; // prettier-ignore
+};
 
 const STEEL = /\b(screws?|nails?|bolts?|brackets?|hinges?|staples?|washers?)\b/i;
 const COATED = /coated|galvani|stainless|bronze|copper|brass/i;
@@ -143,30 +186,116 @@ const liner: Rule = (facts) =>
 
 const staples: Rule = ({ plan }) =>
   (plan?.buys ?? []).some(({ item }) => /from rough/.test(item))
-    ? [{ id: 'staples', title: 'Staples out before the planer', sentence: 'Rough boards carry tags and staples: pull them all, or the knives pay.', source: PRACTICE, wants: null }]
-    : []; // prettier-ignore
+    ? [
+        {
+          id: 'staples',
+          title: 'Staples out before the planer',
+          sentence: 'Rough boards carry tags and staples: pull them all, or the knives pay.',
+          source: PRACTICE,
+          wants: null,
+        },
+      ]
+    : [];
 
 const isFinishedAtAll = ({ project }: Facts) => project.extras.some(({ rule }) => rule === 'finish');
 const cuts = ({ plan }: Facts, kind: 'board' | 'sheet') =>
   (plan?.layouts ?? []).some((layout) => layout.kind === kind);
-const rips = ({ plan }: Facts) => (plan?.layouts ?? []).some((layout) => layout.kind === 'board' && layout.cuts.some((cut) => cut.kind === 'rip')); // prettier-ignore
+const rips = ({ plan }: Facts) =>
+  (plan?.layouts ?? []).some(
+    (layout) => layout.kind === 'board' && layout.cuts.some((cut) => cut.kind === 'rip'),
+  );
 const postsInGround = ({ groups }: Facts) =>
-  groups.some((group) => group.exposure === 'ground' && (chosenOption(group)?.parts ?? []).some(({ name }) => /\bposts?\b/i.test(name))); // prettier-ignore
+  groups.some(
+    (group) =>
+      group.exposure === 'ground' &&
+      (chosenOption(group)?.parts ?? []).some(({ name }) => /\bposts?\b/i.test(name)),
+  );
 
 const RULES: Rule[] = [
   bareOutdoors,
   plainSteel,
   liner,
-  missing('glue', 'Wood glue', 'Some joints are nailed and glued, and no glue is planned.', /\bglue|adhesive\b/i, (facts) => isJoined(facts, 'nail')),
-  missing('bit:pocket', 'Pocket-hole jig and bit', 'Pocket screws want a jig, a stepped bit and a long driver.', /pocket.*(jig|bit)|stepped bit/i, (facts) => isJoined(facts, 'pocket'), true),
-  missing('bit:bolt', 'Drill bit for the bolts', 'Bolts want a bit of their size, as long as both pieces are thick.', /\b(drill|auger|wood) bits?\b/i, (facts) => isJoined(facts, 'bolt'), true),
-  missing('bit:driver', 'Driver and pilot bits', 'Screws want a bit that fits their heads, and pilot holes near ends.', /\b(driver|pilot|drill) bits?\b|bit set/i, hasScrews, true),
-  missing('blade:sheet', 'Fine saw blade', 'Sheets tear out under a coarse blade; a fine one costs less than a spoilt sheet.', /\bblades?\b/i, (facts) => cuts(facts, 'sheet'), true),
-  missing('blade:rip', 'Rip blade', 'Boards are ripped here; a rip blade cuts with the grain and does not burn.', /\bblades?\b/i, rips, true),
+  missing(
+    'glue',
+    'Wood glue',
+    'Some joints are nailed and glued, and no glue is planned.',
+    /\bglue|adhesive\b/i,
+    (facts) => isJoined(facts, 'nail'),
+  ),
+  missing(
+    'bit:pocket',
+    'Pocket-hole jig and bit',
+    'Pocket screws want a jig, a stepped bit and a long driver.',
+    /pocket.*(jig|bit)|stepped bit/i,
+    (facts) => isJoined(facts, 'pocket'),
+    true,
+  ),
+  missing(
+    'bit:bolt',
+    'Drill bit for the bolts',
+    'Bolts want a bit of their size, as long as both pieces are thick.',
+    /\b(drill|auger|wood) bits?\b/i,
+    (facts) => isJoined(facts, 'bolt'),
+    true,
+  ),
+  missing(
+    'bit:driver',
+    'Driver and pilot bits',
+    'Screws want a bit that fits their heads, and pilot holes near ends.',
+    /\b(driver|pilot|drill) bits?\b|bit set/i,
+    hasScrews,
+    true,
+  ),
+  missing(
+    'blade:sheet',
+    'Fine saw blade',
+    'Sheets tear out under a coarse blade; a fine one costs less than a spoilt sheet.',
+    /\bblades?\b/i,
+    (facts) => cuts(facts, 'sheet'),
+    true,
+  ),
+  missing(
+    'blade:rip',
+    'Rip blade',
+    'Boards are ripped here; a rip blade cuts with the grain and does not burn.',
+    /\bblades?\b/i,
+    rips,
+    true,
+  ),
   staples,
-  missing('concrete', 'Concrete or gravel', 'Posts stand in the ground; most are set in concrete or packed gravel.', /concrete|gravel|post anchor/i, postsInGround),
-  missing('sandpaper', 'Sandpaper', 'What is finished is sanded first, and between coats.', /sand(ing|paper)|abrasive/i, isFinishedAtAll),
-  missing('brush', 'Brush or roller', 'The finish wants something to put it on with.', /\b(brush|roller|rag)/i, isFinishedAtAll),
-  missing('gloves', 'Gloves and a dust mask', 'Treated wood is handled with gloves and sawn with a mask.', /glove|dust mask/i, isTreatedHere),
-  missing('anchor', 'Wall fixings', 'It stands tall indoors and must be fixed to the wall.', /anchor|wall (plug|bracket|strap|fixing)|anti-tip|toggle/i, ({ project, book, plan }) => atHand(project, book, plan).tall >= TALL),
-]; // prettier-ignore
+  missing(
+    'concrete',
+    'Concrete or gravel',
+    'Posts stand in the ground; most are set in concrete or packed gravel.',
+    /concrete|gravel|post anchor/i,
+    postsInGround,
+  ),
+  missing(
+    'sandpaper',
+    'Sandpaper',
+    'What is finished is sanded first, and between coats.',
+    /sand(ing|paper)|abrasive/i,
+    isFinishedAtAll,
+  ),
+  missing(
+    'brush',
+    'Brush or roller',
+    'The finish wants something to put it on with.',
+    /\b(brush|roller|rag)/i,
+    isFinishedAtAll,
+  ),
+  missing(
+    'gloves',
+    'Gloves and a dust mask',
+    'Treated wood is handled with gloves and sawn with a mask.',
+    /glove|dust mask/i,
+    isTreatedHere,
+  ),
+  missing(
+    'anchor',
+    'Wall fixings',
+    'It stands tall indoors and must be fixed to the wall.',
+    /anchor|wall (plug|bracket|strap|fixing)|anti-tip|toggle/i,
+    ({ project, book, plan }) => atHand(project, book, plan).tall >= TALL,
+  ),
+];

@@ -1,6 +1,18 @@
 import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../measure';
 import { perPiece, type Offer } from '../prices';
-import { cutParts, emptyExtra, materialsOf, resolve, surfaceFor, withChanges, type Book, type Extra, type Group, type Project, type ProjectChange } from '../project'; // prettier-ignore
+import {
+  cutParts,
+  emptyExtra,
+  materialsOf,
+  resolve,
+  surfaceFor,
+  withChanges,
+  type Book,
+  type Extra,
+  type Group,
+  type Project,
+  type ProjectChange,
+} from '../project';
 import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../wood';
 import { isFinished } from './fit';
 
@@ -15,17 +27,33 @@ export interface Picked {
  * The changes that give parts another material, with what goes with it: the spare boards its grade is known for, and the
  * finish it wants where it stands, or no longer wants.
  */
-export const inMaterials = (project: Project, book: Book, offers: Offer[], picked: Picked[]): ProjectChange[] => {
-  const changes = project.groups.flatMap((group) => inGroup(group, picked.filter(({ groupId }) => groupId === group.id)));
+export const inMaterials = (
+  project: Project,
+  book: Book,
+  offers: Offer[],
+  picked: Picked[],
+): ProjectChange[] => {
+  const changes = project.groups.flatMap((group) =>
+    inGroup(
+      group,
+      picked.filter(({ groupId }) => groupId === group.id),
+    ),
+  );
   if (changes.length === 0) return [];
-  const spares = spareChanges(project, book, picked.map(({ material }) => material));
+  const spares = spareChanges(
+    project,
+    book,
+    picked.map(({ material }) => material),
+  );
   const all = [...changes, ...spares];
   const groups = new Set(picked.map(({ groupId }) => groupId));
   return [...all, ...finishChanges(withChanges(project, all), book, offers, groups)];
-}; // prettier-ignore
+};
 
 const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
-  const materialFor = new Map(picked.flatMap(({ partIds, material }) => partIds.map((id) => [id, material] as const)));
+  const materialFor = new Map(
+    picked.flatMap(({ partIds, material }) => partIds.map((id) => [id, material] as const)),
+  );
   const cut = cutParts(group);
   const following = cut.filter(({ materials }) => materials.length === 0);
   const [first] = following;
@@ -41,7 +69,7 @@ const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
       changes.push({ type: 'editPart', partId: part.id, fields: { materials: [material] } });
   }
   return changes;
-}; // prettier-ignore
+};
 
 const isOnly = (materials: string[], name: string): boolean =>
   materials.length === 1 && nameKey(materials[0] ?? '') === nameKey(name);
@@ -68,29 +96,42 @@ const finishChanges = (project: Project, book: Book, offers: Offer[], groups: Se
     .filter(({ id }) => groups.has(id))
     .flatMap((group): ProjectChange[] => {
       const isWanted = cutParts(group).some((part) =>
-        materialsOf(part, group).some((name) => wantsFinish(materialOf(name, book.materials), group.exposure)),
+        materialsOf(part, group).some((name) =>
+          wantsFinish(materialOf(name, book.materials), group.exposure),
+        ),
       );
       const own = project.extras.find(({ id }) => id === finishId(group.id));
       if (own && !isWanted) return [{ type: 'removeExtra', extraId: own.id }];
       if (!isWanted || isFinished(group, project)) return [];
       const extra = finishFor(group, project, book, offers);
       return extra ? [{ type: 'addExtra', extra }] : [];
-    }); // prettier-ignore
+    });
 
 /** Two coats outdoors: common practice. */
 const COATS = 2;
 
 /** Finish for a group, of the can that does it for least; null where no finish for such a place has a price. */
 export const finishFor = (group: Group, project: Project, book: Book, offers: Offer[]): Extra | null => {
-  const extra: Extra = { ...emptyExtra(finishId(group.id)), name: 'Finish', rule: 'finish', groupId: group.id, coats: COATS };
+  const extra: Extra = {
+    ...emptyExtra(finishId(group.id)),
+    name: 'Finish',
+    rule: 'finish',
+    groupId: group.id,
+    coats: COATS,
+  };
   const area = surfaceFor(extra, project, resolve(project, book.materials).parts) * COATS;
   const cans = offers.flatMap((offer) => {
-    const covers = offer.item.kind === 'hardware' && isFinish(offer.name) && finishSuits(offer.name, group.exposure) ? coverage(offer.name) : null;
-    return covers === null ? [] : [{ offer, covers, cost: Math.ceil(area / covers) * (perPiece(offer) / MICROS) }];
+    const covers =
+      offer.item.kind === 'hardware' && isFinish(offer.name) && finishSuits(offer.name, group.exposure)
+        ? coverage(offer.name)
+        : null;
+    return covers === null
+      ? []
+      : [{ offer, covers, cost: Math.ceil(area / covers) * (perPiece(offer) / MICROS) }];
   });
   const best = cans.sort((a, b) => a.cost - b.cost || (a.offer.key < b.offer.key ? -1 : 1))[0];
   return best ? { ...extra, item: best.offer.name, covers: areaText(best.covers, project) } : null;
-}; // prettier-ignore
+};
 
 const areaText = (area: SquareMm, { unit }: Project): string =>
   unit === 'in' ? `${Math.round(area / SQUARE_FOOT)} ft2` : `${Number((area / SQUARE_METRE).toFixed(1))} m2`;

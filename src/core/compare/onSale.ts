@@ -33,7 +33,12 @@ export interface OnSale {
 }
 
 /** The materials in which parts of one size are sold long enough, the cheapest by length or area first. */
-export const materialsOnSale = (parts: ResolvedPart[], offers: Offer[], { unit }: Pick<Project, "unit">, tools: string[] | undefined): OnSale[] => {
+export const materialsOnSale = (
+  parts: ResolvedPart[],
+  offers: Offer[],
+  { unit }: Pick<Project, 'unit'>,
+  tools: string[] | undefined,
+): OnSale[] => {
   const [first] = parts;
   if (!first) return [];
   const any = { ...first, materials: [] };
@@ -46,10 +51,12 @@ export const materialsOnSale = (parts: ResolvedPart[], offers: Offer[], { unit }
     if (Math.max(offer.length, first.kind === 'sheet' ? offer.width : 0) < longest) continue;
     const per = pieceBy(offer, comparedBy(offer.item.kind, unit));
     if (per === null) continue;
-    const rate = isRipped ? per / Math.max(1, Math.floor(offer.width / Math.max(1, Math.min(first.width, offer.width)))) : per;
+    const rate = isRipped
+      ? per / Math.max(1, Math.floor(offer.width / Math.max(1, Math.min(first.width, offer.width))))
+      : per;
     const key = nameKey(offer.item.material);
     const held = found.get(key);
     if (!held || rate < held.rate) found.set(key, { material: held?.material ?? offer.item.material, rate });
   }
   return [...found.values()].sort((a, b) => a.rate - b.rate || (a.material < b.material ? -1 : 1));
-}; // prettier-ignore
+};

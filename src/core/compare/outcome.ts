@@ -47,12 +47,16 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   const bought = boughtOf(project, shown);
   const finishes = finishItems(project);
   const of = (kinds: string[], isFinishing: boolean): Minor =>
-    bought.filter(({ kind, name }) => kinds.includes(kind) && finishes.has(nameKey(name)) === isFinishing).reduce((sum, { paid }) => sum + paid, 0);
+    bought
+      .filter(({ kind, name }) => kinds.includes(kind) && finishes.has(nameKey(name)) === isFinishing)
+      .reduce((sum, { paid }) => sum + paid, 0);
   const wood = of(['board', 'sheet'], false);
   const finish = of(['hardware'], true);
   const hardware = of(['hardware'], false);
   const life = lifeOfMade(made, project, book);
-  const offcuts = shown.layouts.flatMap(({ count, offcuts: left }) => usefulOffcuts(left).map((offcut) => ({ count, length: Math.max(offcut.length, offcut.width) })));
+  const offcuts = shown.layouts.flatMap(({ count, offcuts: left }) =>
+    usefulOffcuts(left).map((offcut) => ({ count, length: Math.max(offcut.length, offcut.width) })),
+  );
   return {
     money,
     atTill: money.total,
@@ -60,10 +64,14 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     wood,
     finish,
     hardware,
-    steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name)) ? 'coated' : '',
+    steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name))
+      ? 'coated'
+      : '',
     trips: money.total - wood - finish - hardware,
     weight: shown.layouts.reduce((sum, layout) => sum + layout.count * weightOfPieces(layout, book), 0),
-    boards: shown.buys.filter(({ kind }) => kind !== 'hardware').reduce((sum, { qty, pack }) => sum + qty * pack, 0),
+    boards: shown.buys
+      .filter(({ kind }) => kind !== 'hardware')
+      .reduce((sum, { qty, pack }) => sum + qty * pack, 0),
     life,
     perYear: life && { low: Math.round(money.total / life.high), high: Math.round(money.total / life.low) },
     fit: fitnessOfMade(made, project, book.materials),
@@ -75,7 +83,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     },
     byMaterial: byMaterial(bought),
   };
-}; // prettier-ignore
+};
 
 /** A material that the plan makes parts of a group of. */
 export interface Made {
@@ -106,9 +114,14 @@ interface Bought {
 const boughtOf = (project: Project, plan: Plan): Bought[] => [
   ...plan.buys.map(({ kind, item, material, paid }) => ({ kind, name: item, material, paid })),
   ...project.purchases.flatMap(({ lines }) =>
-    lines.map((line) => ({ kind: line.item.kind, name: line.item.name, material: line.item.material, paid: keptMoney(line) })),
+    lines.map((line) => ({
+      kind: line.item.kind,
+      name: line.item.name,
+      material: line.item.material,
+      paid: keptMoney(line),
+    })),
   ),
-]; // prettier-ignore
+];
 
 const finishItems = (project: Project): Set<string> =>
   new Set(
@@ -144,7 +157,9 @@ const preparationOf = (plan: Plan, made: Made[], project: Project, book: Book): 
   const count = (test: (layout: Layout) => boolean) =>
     plan.layouts.filter(test).reduce((sum, layout) => sum + layout.count, 0);
   const ripped = count(({ kind, cuts }) => kind === 'board' && cuts.some((cut) => cut.kind === 'rip'));
-  const rough = plan.buys.filter(({ item }) => /from rough/.test(item)).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
+  const rough = plan.buys
+    .filter(({ item }) => /from rough/.test(item))
+    .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
   const isSorted = made.some(({ material }) => materialOf(material, book.materials).grade === 'stud');
   const area = finishedArea(project, book);
   return [

@@ -12,43 +12,53 @@ test('a group in another section is an option of its own: slats are counted and 
   const { project, book } = compost;
   const one = proposalsFor(project, book, null).find(({ name }) => name.startsWith('Side slats in 1x6'));
   const made = withChanges(project, one?.changes ?? []);
-  const group = (of: Project) => of.groups.find(({ name }) => name === 'Side slats') as Project['groups'][number];
+  const group = (of: Project) =>
+    of.groups.find(({ name }) => name === 'Side slats') as Project['groups'][number];
   expect(group(made).options).toHaveLength(2);
   expect(chosenOption(group(made))?.parts[0]?.section).toBe('1x6');
   expect(chosenOption(group(project))?.parts[0]?.section).toBe('5/8x5-1/2in');
   // It keeps its material's kind, and is sold.
-  const part = resolve(made).parts.find(({ groupId, kind }) => groupId === group(made).id && kind === 'board');
+  const part = resolve(made).parts.find(
+    ({ groupId, kind }) => groupId === group(made).id && kind === 'board',
+  );
   expect(part?.materials).toEqual(['cedar']);
   const ids = made.groups.flatMap(({ options }) => options.flatMap(({ parts }) => parts.map(({ id }) => id)));
   expect(new Set(ids).size).toBe(ids.length);
-}); // prettier-ignore
+});
 
 test('changing the section again and again keeps ids short and each way by itself', () => {
   let { project } = compost;
   for (let turn = 0; turn < 4; turn++) {
-    const next = proposalsFor(project, compost.book, null).find(({ changes }) => changes.some(({ type }) => type === 'putOption'));
+    const next = proposalsFor(project, compost.book, null).find(({ changes }) =>
+      changes.some(({ type }) => type === 'putOption'),
+    );
     if (!next) break;
     project = withChanges(project, next.changes);
   }
-  const ids = project.groups.flatMap(({ options }) => options.flatMap(({ id, parts }) => [id, ...parts.map((part) => part.id)]));
+  const ids = project.groups.flatMap(({ options }) =>
+    options.flatMap(({ id, parts }) => [id, ...parts.map((part) => part.id)]),
+  );
   expect(Math.max(...ids.map(({ length }) => length))).toBeLessThan(60);
   expect(new Set(ids).size).toBe(ids.length);
-}); // prettier-ignore
+});
 
 test('several put together change all that each changes, spare boards of both', () => {
   const { project, book } = fromCsv({
     parts: 'part,qty,section,length,material,group\nRail,10,2x4,8ft,premium,a\nSlat,10,1x4,8ft,select pine,b',
-    prices: 'store,section,length,material,price\nYard,2x4,8ft,premium,5\nYard,2x4,8ft,stud,3\nYard,1x4,8ft,select pine,4\nYard,1x4,8ft,common pine,2',
+    prices:
+      'store,section,length,material,price\nYard,2x4,8ft,premium,5\nYard,2x4,8ft,stud,3\nYard,1x4,8ft,select pine,4\nYard,1x4,8ft,common pine,2',
   });
   const proposals = proposalsFor(project, book, null);
-  const pair = ['a in stud', 'b in common pine'].flatMap((wanted) => proposals.filter(({ name }) => name === wanted));
+  const pair = ['a in stud', 'b in common pine'].flatMap((wanted) =>
+    proposals.filter(({ name }) => name === wanted),
+  );
   expect(pair).toHaveLength(2);
   const both = together(pair);
   expect(both.name).toBe('a in stud, b in common pine');
   const made = withChanges(project, both.changes);
   expect(made.settings.spare).toEqual({ stud: 0.1, 'common pine': 0.05 });
   expect(resolve(made).parts.map(({ materials }) => materials)).toEqual([['stud'], ['common pine']]);
-}); // prettier-ignore
+});
 
 test('a project file carries the prices that its comparison needs, and its columns', () => {
   const { project, book } = compost;

@@ -22,13 +22,32 @@ const given = fromCsv({
   prices: 'store,kind,section,length,material,price,item\nYard,,2x4,8ft,stud,4,\nYard,hardware,,,,1,hook',
 });
 const entries: RackEntry[] = [
-  { id: 'a', quantity: 2, from: '', item: { kind: 'board', name: '', section: '2x4', length: measure('41', 'in'), width: null, material: 'stud' } },
-  { id: 'b', quantity: 4, from: '', item: { kind: 'hardware', name: 'hook', section: '', length: null, width: null, material: '' } },
-]; // prettier-ignore
+  {
+    id: 'a',
+    quantity: 2,
+    from: '',
+    item: {
+      kind: 'board',
+      name: '',
+      section: '2x4',
+      length: measure('41', 'in'),
+      width: null,
+      material: 'stud',
+    },
+  },
+  {
+    id: 'b',
+    quantity: 4,
+    from: '',
+    item: { kind: 'hardware', name: 'hook', section: '', length: null, width: null, material: '' },
+  },
+];
 const book = applyToBook(given.book, { type: 'putOnRack', entries }, 0)?.document as Book;
 
 test('what is on the rack is used, and costs nothing', () => {
-  expect(projectMoney(given.project, given.book, planWith(given.project, given.book)).total).toBe(2 * 400 + 6 * 100); // prettier-ignore
+  expect(projectMoney(given.project, given.book, planWith(given.project, given.book)).total).toBe(
+    2 * 400 + 6 * 100,
+  );
   // Two rails from the rack, two from one board; two hooks to buy.
   expect(projectMoney(given.project, book, planWith(given.project, book)).total).toBe(400 + 200);
 });
@@ -36,7 +55,14 @@ test('what is on the rack is used, and costs nothing', () => {
 test('left for other projects it is a way to save, which says what is bought less; used, it can be compared without', () => {
   const left = withChanges(given.project, [{ type: 'editProject', fields: { leavesRack: true } }]);
   const found: Saving[] = [];
-  waysToSave(left, book, planWith(left, book), planWith, () => false, (saving) => found.push(saving)); // prettier-ignore
+  waysToSave(
+    left,
+    book,
+    planWith(left, book),
+    planWith,
+    () => false,
+    (saving) => found.push(saving),
+  );
   expect(found.find(({ id }) => id === 'rack')).toMatchObject({
     saves: 800,
     catch: expect.stringMatching(/^Four hook less, one 2x4x8 stud less/),

@@ -59,17 +59,26 @@ describe.each(['compost-station', 'record-shelf', 'sandpit'])('the sample %s', (
       expect(outcome?.atTill).toBe(projectMoney(other, book, plan).total);
       expect(outcome?.wood).toBeGreaterThan(0);
       // The rows add up to what is paid at the till.
-      expect((outcome?.wood ?? 0) + (outcome?.finish ?? 0) + (outcome?.hardware ?? 0) + (outcome?.trips ?? 0)).toBe(outcome?.atTill);
+      expect(
+        (outcome?.wood ?? 0) + (outcome?.finish ?? 0) + (outcome?.hardware ?? 0) + (outcome?.trips ?? 0),
+      ).toBe(outcome?.atTill);
       expect(outcome?.inPiece).toBeLessThanOrEqual(outcome?.atTill ?? 0);
     }
     expect(made).toBeGreaterThanOrEqual(4);
-  }); // prettier-ignore
+  });
 
   test('has five ways to save or more, and taking one changes the total by exactly what it says', () => {
     const base = planWith(project, book);
     const before = projectMoney(project, book, base).total;
     const found: Saving[] = [];
-    waysToSave(project, book, base, planWith, () => false, (saving) => found.push(saving));
+    waysToSave(
+      project,
+      book,
+      base,
+      planWith,
+      () => false,
+      (saving) => found.push(saving),
+    );
     const best = [...new Map(found.map((saving) => [saving.id, saving])).values()];
     expect(best.length).toBeGreaterThanOrEqual(5);
     for (const { title, changes, saves, total, isForEach, ...saving } of best) {
@@ -81,14 +90,21 @@ describe.each(['compost-station', 'record-shelf', 'sandpit'])('the sample %s', (
       expect(saves).toBeGreaterThan(0);
       expect(saving.catch).toMatch(/\.$/);
     }
-  }); // prettier-ignore
+  });
 
   test('nothing that a way to save brings in is unfit where it was not before', () => {
     const base = planWith(project, book);
     const unfit = (of: Project) => unfitIn(of, book).filter(({ verdict }) => verdict === 'unfit').length;
-    waysToSave(project, book, base, planWith, () => false, ({ changes }) => {
-      expect(unfit(chosen(project, '', changes))).toBeLessThanOrEqual(unfit(project));
-    }); // prettier-ignore
+    waysToSave(
+      project,
+      book,
+      base,
+      planWith,
+      () => false,
+      ({ changes }) => {
+        expect(unfit(chosen(project, '', changes))).toBeLessThanOrEqual(unfit(project));
+      },
+    );
   });
 
   test('at its break-even price an alternative costs no more than the choice, and three cents above it costs more', () => {
@@ -131,9 +147,20 @@ test('what is not fit is flagged with the reason and what would be, and a finish
     ...project,
     extras: [
       ...project.extras,
-      { id: 'f', name: 'Glaze', item: '', rule: 'finish', groupId: lid?.id ?? '', amount: '', faces: 'all', coats: 2, covers: '5 m2', note: '' },
+      {
+        id: 'f',
+        name: 'Glaze',
+        item: '',
+        rule: 'finish',
+        groupId: lid?.id ?? '',
+        amount: '',
+        faces: 'all',
+        coats: 2,
+        covers: '5 m2',
+        note: '',
+      },
     ],
-  }; // prettier-ignore
+  };
   expect(unfitIn(project, book).some(({ group }) => group === 'Lid')).toBe(true);
   expect(unfitIn(finished, book).some(({ group }) => group === 'Lid')).toBe(false);
 });

@@ -33,7 +33,9 @@ export const otherSections = (group: Group, project: Project, offers: Offer[]): 
     const read = item.kind === 'board' ? parseSection(item.section, project.unit) : null;
     if (read?.ok) sections.set(`${read.value.thickness}x${read.value.width}`, read.value);
   }
-  const used = [...new Set(option.parts.filter(({ kind }) => kind === 'board').map(({ section }) => section))];
+  const used = [
+    ...new Set(option.parts.filter(({ kind }) => kind === 'board').map(({ section }) => section)),
+  ];
   return used.flatMap((name) => {
     const from = parseSection(name, project.unit);
     if (!from.ok) return [];
@@ -42,10 +44,12 @@ export const otherSections = (group: Group, project: Project, offers: Offer[]): 
       const isSame = to.width === from.value.width && to.thickness === from.value.thickness;
       const made = isNear && !isSame ? madeIn(to, from.value, option, group, project) : null;
       const isThere = group.options.some(({ id }) => id === idIn(option.id, to.name));
-      return made && !isThere ? [{ from: from.value.name, to: to.name, changes: asOption(made, group, to.name) }] : [];
+      return made && !isThere
+        ? [{ from: from.value.name, to: to.name, changes: asOption(made, group, to.name) }]
+        : [];
     });
   });
-}; // prettier-ignore
+};
 
 /** Whether one section might do for another: neither much wider or narrower, nor much thicker or thinner. */
 export const isNearSection = (to: Sides, from: Sides): boolean =>
@@ -68,7 +72,13 @@ const asOption = (option: Option, group: Group, section: string): ProjectChange[
   ];
 };
 
-const madeIn = (to: Section, from: Section, option: Option, group: Group, project: Project): Option | null => {
+const madeIn = (
+  to: Section,
+  from: Section,
+  option: Option,
+  group: Group,
+  project: Project,
+): Option | null => {
   const helper = helperOf(option.made?.helper ?? '');
   const isFrom = (text: string) => {
     const read = parseSection(text, project.unit);
@@ -76,7 +86,12 @@ const madeIn = (to: Section, from: Section, option: Option, group: Group, projec
   };
   if (!helper) {
     if (to.width !== from.width) return null;
-    return { ...option, parts: option.parts.map((part) => (part.kind === 'board' && isFrom(part.section) ? { ...part, section: to.name } : part)) };
+    return {
+      ...option,
+      parts: option.parts.map((part) =>
+        part.kind === 'board' && isFrom(part.section) ? { ...part, section: to.name } : part,
+      ),
+    };
   }
   const told = toldBefore(helper, option, project);
   const asks = helper.asks.filter(({ key, kind }) => kind === 'section' && isFrom(told[key] ?? ''));
@@ -84,10 +99,16 @@ const madeIn = (to: Section, from: Section, option: Option, group: Group, projec
   const answers = { ...told, ...Object.fromEntries(asks.map(({ key }) => [key, to.name])) };
   let last = 0;
   const built = buildMade(helper, answers, {
-    project, groupId: group.id, groupName: group.name, materials: group.materials, newId: () => `${stem(option.id)}-new${++last}`,
+    project,
+    groupId: group.id,
+    groupName: group.name,
+    materials: group.materials,
+    newId: () => `${stem(option.id)}-new${++last}`,
   });
   if (!built.ok || built.value.type !== 'remake') return null;
   // Its measures stay as they are: where another section would want others, it is not the same job.
-  const isSameMeasures = built.value.variables.every(({ id, formula }) => project.variables.find((held) => held.id === id)?.formula === formula);
+  const isSameMeasures = built.value.variables.every(
+    ({ id, formula }) => project.variables.find((held) => held.id === id)?.formula === formula,
+  );
   return isSameMeasures ? built.value.option : null;
-}; // prettier-ignore
+};

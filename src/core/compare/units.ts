@@ -37,13 +37,31 @@ export const unitRankings = (book: Book, currency: string, unit: LengthUnit, ker
   const offers = currentOffers(book).filter(({ storeId }) => book.stores[storeId]?.currency === currency);
   const bought = offers.filter(({ rough }) => !rough);
   return [
-    ...ranked('length', bought.filter(({ item }) => item.kind === 'board'), ({ item }) => `${sectionOf(item.section)} ${nameKey(item.material)}`, book, unit),
-    ...ranked('panel', bought.filter(({ item }) => item.kind === 'sheet'), ({ thickness }) => `${thicknessName(thickness)} sheets`, book, unit),
-    ...ranked('pack', bought.filter(({ item }) => item.kind === 'hardware'), ({ name }) => name, book, unit),
+    ...ranked(
+      'length',
+      bought.filter(({ item }) => item.kind === 'board'),
+      ({ item }) => `${sectionOf(item.section)} ${nameKey(item.material)}`,
+      book,
+      unit,
+    ),
+    ...ranked(
+      'panel',
+      bought.filter(({ item }) => item.kind === 'sheet'),
+      ({ thickness }) => `${thicknessName(thickness)} sheets`,
+      book,
+      unit,
+    ),
+    ...ranked(
+      'pack',
+      bought.filter(({ item }) => item.kind === 'hardware'),
+      ({ name }) => name,
+      book,
+      unit,
+    ),
     ...ripped(bought, book, unit, kerf),
     ...roughOrDressed(offers, book, unit),
   ];
-}; // prettier-ignore
+};
 
 const sectionOf = (text: string): string => {
   const section = parseSection(text, 'mm');
@@ -61,14 +79,26 @@ const rowOf = (offer: Offer, rate: Micros, how: string, book: Book): UnitRow => 
 });
 
 /** Rows cheapest first, each with how much dearer it is; null where there is nothing to compare. */
-const ranking = (id: string, kind: UnitRanking['kind'], title: string, by: PriceUnit, rows: UnitRow[]): UnitRanking[] => {
+const ranking = (
+  id: string,
+  kind: UnitRanking['kind'],
+  title: string,
+  by: PriceUnit,
+  rows: UnitRow[],
+): UnitRanking[] => {
   const sorted = [...rows].sort((a, b) => a.rate - b.rate || (a.offerKey < b.offerKey ? -1 : 1));
   const best = sorted[0]?.rate ?? 0;
   if (sorted.length < 2 || best <= 0) return [];
   return [{ id, kind, title, by, rows: sorted.map((row) => ({ ...row, more: row.rate / best - 1 })) }];
-}; // prettier-ignore
+};
 
-const ranked = (kind: UnitRanking['kind'], offers: Offer[], titleOf: (offer: Offer) => string, book: Book, unit: LengthUnit): UnitRanking[] => {
+const ranked = (
+  kind: UnitRanking['kind'],
+  offers: Offer[],
+  titleOf: (offer: Offer) => string,
+  book: Book,
+  unit: LengthUnit,
+): UnitRanking[] => {
   return groupBy(offers, (offer) => nameKey(titleOf(offer))).flatMap((like) => {
     const [first] = like;
     if (!first) return [];
@@ -80,7 +110,7 @@ const ranked = (kind: UnitRanking['kind'], offers: Offer[], titleOf: (offer: Off
     });
     return ranking(`${kind}:${nameKey(title)}`, kind, title, by, rows);
   });
-}; // prettier-ignore
+};
 
 /** Each narrow section that is sold against strips of wider boards of the same thickness and kind of wood. */
 const ripped = (offers: Offer[], book: Book, unit: LengthUnit, kerf: Ticks): UnitRanking[] => {
@@ -102,7 +132,9 @@ const ripped = (offers: Offer[], book: Book, unit: LengthUnit, kerf: Ticks): Uni
       return [rowOf(offer, rate / strips, strips > 1 ? `ripped, ${strips} strips of each` : '', book)];
     });
     const isBoth = rows.some(({ how }) => how !== '') && rows.some(({ how }) => how === '');
-    return isBoth ? ranking(`ripped:${key}`, 'ripped', `${sectionOf(target.item.section)}, ripped or bought`, by, rows) : []; // prettier-ignore
+    return isBoth
+      ? ranking(`ripped:${key}`, 'ripped', `${sectionOf(target.item.section)}, ripped or bought`, by, rows)
+      : [];
   });
 };
 
@@ -112,19 +144,53 @@ const roughOrDressed = (offers: Offer[], book: Book, unit: LengthUnit): UnitRank
   const family = (offer: Offer) => familyOf(materialOf(offer.item.material, book.materials));
   const rough = offers.filter((offer) => offer.rough);
   const dressed = offers.filter((offer) => !offer.rough && offer.item.kind === 'board');
-  const targets = new Map(dressed.map((offer) => [`${offer.thickness}x${offer.width}:${family(offer)}`, offer]));
+  const targets = new Map(
+    dressed.map((offer) => [`${offer.thickness}x${offer.width}:${family(offer)}`, offer]),
+  );
   return [...targets].flatMap(([key, target]) => {
     const planed = rough.flatMap((offer): UnitRow[] => {
-      const price = family(offer) === family(target) ? dressedPrice(offer, tierFor(offer.tiers, 1)?.unitPrice ?? offer.tiers[0]?.unitPrice ?? 0, target) : null;
-      const rate = price === null ? null : pieceBy({ ...offer, pack: 1, tiers: [{ ...(offer.tiers[0] as Offer['tiers'][number]), unitPrice: price }] }, by);
-      return rate === null ? [] : [rowOf(offer, rate, `planed from rough, ${Math.round((offer.rough?.waste ?? 0) * 100)} % lost`, book)];
+      const price =
+        family(offer) === family(target)
+          ? dressedPrice(offer, tierFor(offer.tiers, 1)?.unitPrice ?? offer.tiers[0]?.unitPrice ?? 0, target)
+          : null;
+      const rate =
+        price === null
+          ? null
+          : pieceBy(
+              {
+                ...offer,
+                pack: 1,
+                tiers: [{ ...(offer.tiers[0] as Offer['tiers'][number]), unitPrice: price }],
+              },
+              by,
+            );
+      return rate === null
+        ? []
+        : [
+            rowOf(
+              offer,
+              rate,
+              `planed from rough, ${Math.round((offer.rough?.waste ?? 0) * 100)} % lost`,
+              book,
+            ),
+          ];
     });
     const own = dressed
-      .filter((offer) => offer.thickness === target.thickness && offer.width === target.width && family(offer) === family(target))
+      .filter(
+        (offer) =>
+          offer.thickness === target.thickness &&
+          offer.width === target.width &&
+          family(offer) === family(target),
+      )
       .flatMap((offer) => {
         const rate = pieceBy(offer, by);
         return rate === null ? [] : [rowOf(offer, rate, '', book)];
       });
-    return planed.length > 0 ? ranking(`rough:${key}`, 'rough', `${sectionOf(target.item.section)}, rough or dressed`, by, [...planed, ...own]) : [];
+    return planed.length > 0
+      ? ranking(`rough:${key}`, 'rough', `${sectionOf(target.item.section)}, rough or dressed`, by, [
+          ...planed,
+          ...own,
+        ])
+      : [];
   });
-}; // prettier-ignore
+};

@@ -1,8 +1,26 @@
 import fc from 'fast-check';
 import { MICROS } from '../measure';
-import { bookFromJson, emptyBook, emptyStore, itemName, measure, type Book, type Item, type Price } from '../project'; // prettier-ignore
+import {
+  bookFromJson,
+  emptyBook,
+  emptyStore,
+  itemName,
+  measure,
+  type Book,
+  type Item,
+  type Price,
+} from '../project';
 import { counter, must } from '../testing';
-import { guessColumns, packColumns, previewPrices, readHead, readPrices, rowsForBook, unpackColumns, writePrices } from '.'; // prettier-ignore
+import {
+  guessColumns,
+  packColumns,
+  previewPrices,
+  readHead,
+  readPrices,
+  rowsForBook,
+  unpackColumns,
+  writePrices,
+} from '.';
 
 const word = fc.stringMatching(/^[a-zA-Z][a-zA-Z ,;"é-]{0,12}[a-z]$/);
 const items: fc.Arbitrary<Item> = fc
@@ -55,7 +73,10 @@ const prices = fc.record({
 
 /** Books of any prices, in two stores; the ids in the order in which they lie. */
 const books: fc.Arbitrary<Book> = fc.array(prices, { maxLength: 12 }).map((rows) => {
-  const stores = { a: { ...emptyStore('a', 'Harrow Lumber', 'USD'), trip: 420 }, b: emptyStore('b', 'Weir; "Mill"', 'USD') }; // prettier-ignore
+  const stores = {
+    a: { ...emptyStore('a', 'Harrow Lumber', 'USD'), trip: 420 },
+    b: emptyStore('b', 'Weir; "Mill"', 'USD'),
+  };
   const observations = rows.map(({ isByMeasure, weight, rough, extra, ...row }, index): Price => {
     const { kind } = row.item;
     const byMeasure = isByMeasure && kind !== 'hardware';
@@ -89,7 +110,21 @@ const uniquely = (book: Book) => {
     prices: Object.fromEntries(
       Object.entries(book.prices).filter(([, price]) => {
         const { item } = price;
-        const key = JSON.stringify([price.storeId, item.kind, item.name.toLowerCase(), item.section, item.length?.ticks, item.width?.ticks, item.material.toLowerCase(), price.price, price.unit, price.pack, price.minQty, price.available, price.date]); // prettier-ignore
+        const key = JSON.stringify([
+          price.storeId,
+          item.kind,
+          item.name.toLowerCase(),
+          item.section,
+          item.length?.ticks,
+          item.width?.ticks,
+          item.material.toLowerCase(),
+          price.price,
+          price.unit,
+          price.pack,
+          price.minQty,
+          price.available,
+          price.date,
+        ]);
         return !seen.has(key) && !!seen.add(key);
       }),
     ),
@@ -129,16 +164,28 @@ describe('a price book in files', () => {
 });
 
 describe('a sheet of prices, before it is taken', () => {
-  const options = { file: 'sheet.csv', unit: 'in' as const, currency: 'USD', today: '2026-11-25', newId: counter() }; // prettier-ignore
+  const options = {
+    file: 'sheet.csv',
+    unit: 'in' as const,
+    currency: 'USD',
+    today: '2026-11-25',
+    newId: counter(),
+  };
   const held = () => {
     const rows = must(
-      readPrices('store,section,length,material,price,date\nYard,2x4,8ft,stud,3.98,2026-11-01\nYard,2x6,8ft,stud,6.10,2026-11-01', 'p', 'in'),
-    ); // prettier-ignore
+      readPrices(
+        'store,section,length,material,price,date\nYard,2x4,8ft,stud,3.98,2026-11-01\nYard,2x6,8ft,stud,6.10,2026-11-01',
+        'p',
+        'in',
+      ),
+    );
     const taken = rowsForBook(rows, emptyBook(), 'USD', counter());
     return {
       stores: Object.fromEntries(taken.stores.map((store) => [store.id, store])),
-      prices: Object.fromEntries(taken.prices.map((price) => [price.id, { ...price, source: 'typed' as const }])),
-    }; // prettier-ignore
+      prices: Object.fromEntries(
+        taken.prices.map((price) => [price.id, { ...price, source: 'typed' as const }]),
+      ),
+    };
   };
 
   test('what is new, changed, in conflict, known and wrong, line by line', () => {
@@ -150,7 +197,12 @@ describe('a sheet of prices, before it is taken', () => {
       'Yard,2x4,8 fathoms,stud,4,2026-11-01\n' + // wrong
       'Mill,2x4,8ft,stud,3.10,\n'; // new, in a new store, without date
     const preview = must(previewPrices(text, held(), options));
-    expect(preview.rows.map(({ line, meaning }) => [line, meaning])).toEqual([[2, 'conflict'], [3, 'same'], [4, 'new'], [6, 'new']]); // prettier-ignore
+    expect(preview.rows.map(({ line, meaning }) => [line, meaning])).toEqual([
+      [2, 'conflict'],
+      [3, 'same'],
+      [4, 'new'],
+      [6, 'new'],
+    ]);
     expect(preview.counts).toEqual({ new: 2, changed: 0, history: 0, conflict: 1, same: 1 });
     expect(preview.problems.map(({ place }) => place)).toEqual(['sheet.csv:5: length']);
     expect(preview.stores.map(({ name }) => name)).toEqual(['Mill']);
@@ -163,9 +215,24 @@ describe('a sheet of prices, before it is taken', () => {
       'Supplier;Timber species;Profile;Len;Unit Price;Seen on;Shelf\nMill;larch;45x145mm;4m;"21,40 €";2026-11-20;B2';
     const { headings, first } = readHead(text, 3);
     const columns = guessColumns(headings);
-    expect(columns).toEqual({ Supplier: 'store', 'Timber species': 'material', Profile: 'section', Len: 'length', 'Unit Price': 'price', 'Seen on': 'date', Shelf: '' }); // prettier-ignore
+    expect(columns).toEqual({
+      Supplier: 'store',
+      'Timber species': 'material',
+      Profile: 'section',
+      Len: 'length',
+      'Unit Price': 'price',
+      'Seen on': 'date',
+      Shelf: '',
+    });
     expect(first).toHaveLength(1);
-    const preview = must(previewPrices(text, emptyBook(), { ...options, unit: 'mm', currency: 'EUR', reading: { columns, store: '' } })); // prettier-ignore
+    const preview = must(
+      previewPrices(text, emptyBook(), {
+        ...options,
+        unit: 'mm',
+        currency: 'EUR',
+        reading: { columns, store: '' },
+      }),
+    );
     expect(preview.problems).toEqual([]);
     expect(preview.rows[0]?.price.price).toBe(21.4 * MICROS);
     expect(preview.rows[0]?.price.extra).toEqual({ Shelf: 'B2' });

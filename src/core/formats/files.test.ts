@@ -135,10 +135,19 @@ test('prices.csv: what is missing or does not go together', () => {
     'Yard,ply,sheet,3/4in,96,48,ply,40,stone,,,,',
   ].join('\n');
   expect(faults(prices(text)).map((fault) => fault.split(': ').slice(0, 2).join(': '))).toEqual([
-    'prices.csv:2: store', 'prices.csv:3: length', 'prices.csv:3: material', 'prices.csv:3: price', 'prices.csv:3: date',
-    'prices.csv:4: item', 'prices.csv:4: unit', 'prices.csv:5: material', 'prices.csv:5: pack', 'prices.csv:5: available', 'prices.csv:5: min_qty',
+    'prices.csv:2: store',
+    'prices.csv:3: length',
+    'prices.csv:3: material',
+    'prices.csv:3: price',
+    'prices.csv:3: date',
+    'prices.csv:4: item',
+    'prices.csv:4: unit',
+    'prices.csv:5: material',
+    'prices.csv:5: pack',
+    'prices.csv:5: available',
+    'prices.csv:5: min_qty',
     'prices.csv:6: unit',
-  ]); // prettier-ignore
+  ]);
 });
 
 test('prices.csv: names are built where blank, hardware is priced by the pack, 0 available is out of stock', () => {
@@ -203,12 +212,30 @@ test('what a project says of its comparison, its work and its materials comes ba
     purchases: [
       {
         // At a store that is not in the book.
-        id: 'b', date: '2026-11-21', storeId: '', store: 'A flea market', note: '',
+        id: 'b',
+        date: '2026-11-21',
+        storeId: '',
+        store: 'A flea market',
+        note: '',
         lines: [
-          { item: { kind: 'hardware' as const, name: 'Saw blade', section: '', length: null, width: null, material: '' }, pack: 1, quantity: 1, price: 1153, tax: 81, category: 'tools' as const },
+          {
+            item: {
+              kind: 'hardware' as const,
+              name: 'Saw blade',
+              section: '',
+              length: null,
+              width: null,
+              material: '',
+            },
+            pack: 1,
+            quantity: 1,
+            price: 1153,
+            tax: 81,
+            category: 'tools' as const,
+          },
         ],
       },
-    ], // prettier-ignore
+    ],
     readyMade: [{ id: 'r', price: 62050, source: 'a catalogue', date: '2026-11-20' }],
     work: { hours: 12.5, rate: 1850, beside: null },
     alternatives: [

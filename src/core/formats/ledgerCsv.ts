@@ -1,6 +1,16 @@
 import { categoryOf, ledgerOf, paidFor, purchaseLine, takeBack, type Entry } from '../budget';
 import { parseCount, parseMoney, writeMoney, type LengthUnit, type Minor } from '../measure';
-import { CATEGORIES, keptQuantity, tagName, type Book, type Category, type Item, type Project, type Purchase, type PurchaseLine } from '../project'; // prettier-ignore
+import {
+  CATEGORIES,
+  keptQuantity,
+  tagName,
+  type Book,
+  type Category,
+  type Item,
+  type Project,
+  type Purchase,
+  type PurchaseLine,
+} from '../project';
 import type { Problem, Result } from '../result';
 import { nameKey } from '../wood';
 import { withUnit } from './partsCsv';
@@ -11,8 +21,23 @@ import { readTable, writeTable } from './table';
 
 const ROWS = ['bought', 'returned', 'receipt', 'trip'] as const;
 const COLUMNS = [
-  'date', 'store', 'item', 'qty', 'pack', 'price', 'tax', 'paid', 'category', 'note', 'row', 'kind', 'section', 'length', 'width', 'material',
-] as const; // prettier-ignore
+  'date',
+  'store',
+  'item',
+  'qty',
+  'pack',
+  'price',
+  'tax',
+  'paid',
+  'category',
+  'note',
+  'row',
+  'kind',
+  'section',
+  'length',
+  'width',
+  'material',
+] as const;
 
 /** A ledger as CSV (RFC 4180), oldest first; money in main units, `price` without tax. What was taken back is below nothing. */
 export const writeLedger = (entries: Entry[], currency: string, unit: LengthUnit): string => {
@@ -62,7 +87,12 @@ export interface LedgerRow {
 }
 
 /** Reads a ledger file. All faults at once. Needed are date, store, item, and what was paid: `paid`, or `price` and `tax`. */
-export const readLedger = (text: string, file: string, unit: LengthUnit, currency: string): Result<LedgerRow[]> => {
+export const readLedger = (
+  text: string,
+  file: string,
+  unit: LengthUnit,
+  currency: string,
+): Result<LedgerRow[]> => {
   const table = readTable(text, file, COLUMNS, ['date', 'store', 'item']);
   if (!table.ok) return table;
   const problems: Problem[] = [];
@@ -81,20 +111,36 @@ export const readLedger = (text: string, file: string, unit: LengthUnit, currenc
     if (!isDate(cell('date'))) fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
     if (cell('store') === '') fault('store', 'the store is missing; any name will do');
     const kind = oneOf('kind', ITEM_KINDS, 'hardware');
-    const item = row === 'bought' || row === 'returned' ? readItem(reader, kind) : { kind, name: cell('item'), section: '', length: null, width: null, material: '' };
+    const item =
+      row === 'bought' || row === 'returned'
+        ? readItem(reader, kind)
+        : { kind, name: cell('item'), section: '', length: null, width: null, material: '' };
     const [price, tax, paid] = [money('price'), money('tax'), money('paid')];
     const sum = paid ?? (price === null ? null : price + (tax ?? 0));
-    if (sum === null) fault('paid', 'what was paid is missing; write it with tax, or the price and the tax of it');
+    if (sum === null)
+      fault('paid', 'what was paid is missing; write it with tax, or the price and the tax of it');
     if (paid !== null && price !== null && tax !== null && paid !== price + tax)
       fault('paid', `${cell('paid')} is not the sum of price and tax, ${writeMoney(price + tax, currency)}`);
     const quantity = signed('qty', parseCount) ?? 1;
     const pack = cell('pack') === '' ? 1 : (read('pack', parseCount(cell('pack'))) ?? 1);
     const category = oneOf('category', CATEGORIES, categoryOf(item));
     problems.push(...faults);
-    return { line: record.line, row, date: cell('date'), store: cell('store'), item, quantity, pack, paid: sum ?? 0, tax: price === null && paid !== null ? null : tax, category, note: cell('note') };
+    return {
+      line: record.line,
+      row,
+      date: cell('date'),
+      store: cell('store'),
+      item,
+      quantity,
+      pack,
+      paid: sum ?? 0,
+      tax: price === null && paid !== null ? null : tax,
+      category,
+      note: cell('note'),
+    };
   });
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: rows };
-}; // prettier-ignore
+};
 
 /** What a ledger file brings to a project. */
 export interface LedgerTaken {
@@ -111,7 +157,12 @@ export interface LedgerTaken {
  * Rows of a file as purchases: those of a store and a day are one. Rows that are there already, line for line, are left out;
  * what was taken back goes to the line it was bought by; trips are reckoned from the price book.
  */
-export const takeLedger = (rows: LedgerRow[], project: Project, book: Book, newId: () => string): LedgerTaken => {
+export const takeLedger = (
+  rows: LedgerRow[],
+  project: Project,
+  book: Book,
+  newId: () => string,
+): LedgerTaken => {
   const held = new Map<string, number>();
   const count = (key: string, by: number) => held.set(key, (held.get(key) ?? 0) + by);
   for (const entry of ledgerOf(project, book, null))
@@ -127,17 +178,36 @@ export const takeLedger = (rows: LedgerRow[], project: Project, book: Book, newI
     if ((held.get(key) ?? 0) > 0) {
       count(key, -1);
       taken.known.push(row);
-    } else if (row.row === 'trip') taken.passed.push({ row, sentence: 'Billet reckons trips and shipping from the price book.' });
-    else if (row.row === 'receipt') taken.passed.push({ row, sentence: 'What a receipt differs by is kept with its purchase; write the receipt’s total there.' });
+    } else if (row.row === 'trip')
+      taken.passed.push({ row, sentence: 'Billet reckons trips and shipping from the price book.' });
+    else if (row.row === 'receipt')
+      taken.passed.push({
+        row,
+        sentence: 'What a receipt differs by is kept with its purchase; write the receipt’s total there.',
+      });
     else if (row.quantity < 0 || row.row === 'returned') takeReturn(row);
     else takeBought(row);
   }
   return taken;
 
   function takeBought(row: LedgerRow): void {
-    const store = Object.values(book.stores).find(({ name, currency }) => nameKey(name) === nameKey(row.store) && currency === project.currency);
-    const open = taken.purchases.find((purchase) => !project.purchases.some(({ id }) => id === purchase.id) && purchase.date === row.date && nameKey(purchase.store) === nameKey(row.store));
-    const purchase = open ?? { id: newId(), date: row.date, storeId: store?.id ?? '', store: store?.name ?? row.store, note: '', lines: [] };
+    const store = Object.values(book.stores).find(
+      ({ name, currency }) => nameKey(name) === nameKey(row.store) && currency === project.currency,
+    );
+    const open = taken.purchases.find(
+      (purchase) =>
+        !project.purchases.some(({ id }) => id === purchase.id) &&
+        purchase.date === row.date &&
+        nameKey(purchase.store) === nameKey(row.store),
+    );
+    const purchase = open ?? {
+      id: newId(),
+      date: row.date,
+      storeId: store?.id ?? '',
+      store: store?.name ?? row.store,
+      note: '',
+      lines: [],
+    };
     put({ ...purchase, lines: [...purchase.lines, lineOf(row, store ?? { taxFree: false }, project)] });
     taken.added.push(row);
   }
@@ -146,22 +216,50 @@ export const takeLedger = (rows: LedgerRow[], project: Project, book: Book, newI
     const all = [...taken.purchases, ...project.purchases.filter(({ id }) => !made.has(id))];
     const many = Math.abs(row.quantity);
     for (const purchase of all) {
-      const index = purchase.lines.findIndex((line) => nameKey(tagName(line.item)) === nameKey(tagName(row.item)) && keptQuantity(line) >= many);
+      const index = purchase.lines.findIndex(
+        (line) => nameKey(tagName(line.item)) === nameKey(tagName(row.item)) && keptQuantity(line) >= many,
+      );
       if (index < 0 || nameKey(purchase.store) !== nameKey(row.store)) continue;
-      put(takeBack(purchase, index, { id: newId(), date: row.date, quantity: many, refund: Math.abs(row.paid), tax: row.tax === null ? null : Math.abs(row.tax) }));
+      put(
+        takeBack(purchase, index, {
+          id: newId(),
+          date: row.date,
+          quantity: many,
+          refund: Math.abs(row.paid),
+          tax: row.tax === null ? null : Math.abs(row.tax),
+        }),
+      );
       taken.added.push(row);
       return;
     }
-    taken.passed.push({ row, sentence: `No ${tagName(row.item)} was bought at ${row.store} that could be taken back.` });
+    taken.passed.push({
+      row,
+      sentence: `No ${tagName(row.item)} was bought at ${row.store} that could be taken back.`,
+    });
   }
-}; // prettier-ignore
+};
 
-const lineOf = (row: LedgerRow, store: Parameters<typeof purchaseLine>[4], project: Project): PurchaseLine => ({
+const lineOf = (
+  row: LedgerRow,
+  store: Parameters<typeof purchaseLine>[4],
+  project: Project,
+): PurchaseLine => ({
   ...purchaseLine(row.item, row.pack, row.quantity, row.paid, store, project.settings, project.currency),
   ...(row.tax === null ? {} : { price: row.paid - row.tax, tax: row.tax }),
   category: row.category,
   ...(row.note === '' ? {} : { note: row.note }),
-}); // prettier-ignore
+});
 
-const keyOf = ({ date, store, name, quantity, paid }: { date: string; store: string; name: string; quantity: number; paid: Minor }): string =>
-  [date, nameKey(store), nameKey(name), quantity, paid].join('\n'); // prettier-ignore
+const keyOf = ({
+  date,
+  store,
+  name,
+  quantity,
+  paid,
+}: {
+  date: string;
+  store: string;
+  name: string;
+  quantity: number;
+  paid: Minor;
+}): string => [date, nameKey(store), nameKey(name), quantity, paid].join('\n');

@@ -21,13 +21,15 @@ export const writeJournal = (entries: Entry[], currency: string, project: string
       `    ${account.padEnd(40)}  ${currency} ${money(sum)}${note === '' ? '' : `  ; ${plain(note)}`}`;
     return [
       head,
-      ...of.map((entry) => posting(`${expenses}:${entry.category}`, entry.price, `${entry.quantity} x ${entry.item}`)),
+      ...of.map((entry) =>
+        posting(`${expenses}:${entry.category}`, entry.price, `${entry.quantity} x ${entry.item}`),
+      ),
       ...(tax === 0 ? [] : [posting(`${expenses}:tax`, tax)]),
       posting('Assets:Cash', -all),
     ].join('\n');
   });
   return `${transactions.join('\n\n')}\n`;
-}; // prettier-ignore
+};
 
 /** A name on one line, without what parts accounts, begins a comment, or before a payee says something of its own. */
 const plain = (text: string): string =>

@@ -1,6 +1,15 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { MICROS } from '../measure';
-import { measureToJson, storeToJson, type Book, type JsonMeasure, type JsonPrice, type JsonStore, type Measure, type Price } from '../project'; // prettier-ignore
+import {
+  measureToJson,
+  storeToJson,
+  type Book,
+  type JsonMeasure,
+  type JsonPrice,
+  type JsonStore,
+  type Measure,
+  type Price,
+} from '../project';
 
 /**
  * A price book as columns: one list for each field, what repeats (items, notes) told once and pointed at. Lengths of

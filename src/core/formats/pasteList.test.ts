@@ -36,9 +36,14 @@ test.each([
 ])('%s', (line, wanted) => expect(read(line)).toEqual([wanted]));
 
 test('a section over lengths holds for all of them (a worked list: common practice)', () => {
-  expect(read('2x6: 3@48, 3@45, 2@25, 2@21 1/2')).toEqual(['3 2x6 48" Board', '3 2x6 45" Board', '2 2x6 25" Board', '2 2x6 21 1/2" Board']);
+  expect(read('2x6: 3@48, 3@45, 2@25, 2@21 1/2')).toEqual([
+    '3 2x6 48" Board',
+    '3 2x6 45" Board',
+    '2 2x6 25" Board',
+    '2 2x6 21 1/2" Board',
+  ]);
   expect(read('2x4:\n4 @ 23 1/2\n2 @ 48')).toEqual(['4 2x4 23 1/2" Board', '2 2x4 48" Board']);
-}); // prettier-ignore
+});
 
 test('headings name groups, blank lines are left out, and what is not understood says why', () => {
   const lines = readPastedList('Frame:\n\n4 2x4 30 leg\nsomething else\n3 9x9 20\n2x4 rail', 'in');

@@ -27,7 +27,7 @@ export const readPastedList = (text: string, unit: LengthUnit): PastedLine[] => 
     const line = index + 1;
     const clean = tidy(raw);
     if (clean === '') return [];
-    const heading = /^([^:]+):$/.exec(clean)?.[1]?.trim() ?? (/^#+ *(.+)$/.exec(clean)?.[1] ?? null);
+    const heading = /^([^:]+):$/.exec(clean)?.[1]?.trim() ?? /^#+ *(.+)$/.exec(clean)?.[1] ?? null;
     if (heading !== null) {
       const read = parseSection(heading, unit);
       section = read.ok ? read.value.name : '';
@@ -44,7 +44,7 @@ export const readPastedList = (text: string, unit: LengthUnit): PastedLine[] => 
       reading: readEntry(entry, section, unit),
     }));
   });
-}; // prettier-ignore
+};
 
 /** Without bullets, numbering and the borders of tables; tabs and bars part cells. */
 const tidy = (raw: string): string =>
@@ -58,8 +58,10 @@ const listed = (line: string, unit: LengthUnit): string[] | null => {
   const entries = tail.split(/\s*[,;]\s+/).filter((entry) => entry !== '');
   if (entries.length < 2 || !entries.every((entry) => entry.includes('@'))) return null;
   const section = parseSection(head, unit);
-  return entries.map((entry) => (section.ok ? `${section.value.name} ${entry}` : head === '' ? entry : `${head}: ${entry}`));
-}; // prettier-ignore
+  return entries.map((entry) =>
+    section.ok ? `${section.value.name} ${entry}` : head === '' ? entry : `${head}: ${entry}`,
+  );
+};
 
 const readEntry = (entry: string, section: string, unit: LengthUnit): Result<QuickReading> => {
   const quick = readQuickLine(entry, unit);
@@ -79,16 +81,20 @@ const SECTION =
 
 /** Takes the first thing in a text that reads as a section; those written without spaces first. */
 const takeSection = (text: string, unit: LengthUnit): { name: string; rest: string } | null => {
-  const found = [...text.matchAll(SECTION)].sort((a, b) => Number(/ x | x|x /.test(a[0])) - Number(/ x | x|x /.test(b[0])));
+  const found = [...text.matchAll(SECTION)].sort(
+    (a, b) => Number(/ x | x|x /.test(a[0])) - Number(/ x | x|x /.test(b[0])),
+  );
   for (const match of found) {
     const read = parseSection(match[0], /mm|cm|in|"/.test(match[0]) ? null : unit);
     if (!read.ok) continue;
     // 2x4x8: the third number is feet.
-    const behind = text.slice((match.index ?? 0) + match[0].length).replace(/^ ?x ?(\d+)(?![\d/.'"]| ?(?:in|mm|cm|m|ft)\b)/i, unit === 'in' ? " $1'" : ' $1');
+    const behind = text
+      .slice((match.index ?? 0) + match[0].length)
+      .replace(/^ ?x ?(\d+)(?![\d/.'"]| ?(?:in|mm|cm|m|ft)\b)/i, unit === 'in' ? " $1'" : ' $1');
     return { name: read.value.name, rest: `${text.slice(0, match.index)} ; ${behind}` };
   }
   return null;
-}; // prettier-ignore
+};
 
 const COUNTS = [
   /\((\d+)\)/, // (2)
@@ -110,7 +116,10 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const taken = takeSection(entry, unit);
   const section = taken?.name ?? headSection;
   if (section === '')
-    return fail('quick', `no section in "${entry}"; write one such as 2x4, or an actual size such as 45x95mm`);
+    return fail(
+      'quick',
+      `no section in "${entry}"; write one such as 2x4, or an actual size such as 45x95mm`,
+    );
   let rest = taken?.rest ?? entry;
   let count: string | null = null;
   for (const pattern of COUNTS) {
@@ -139,8 +148,14 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   if (!quantity.ok) return quantity;
   const over = /\d/.exec(rest.replace(/[\p{L}_]+\d+/gu, ''));
   if (over)
-    return fail('quick', `"${entry}" has a number too many; write it as 4 2x4 ${unit === 'in' ? '31 1/2' : '740'} post`);
-  const name = rest.replace(/[;:,@()[\]=#*]+|(?<=\s|^)[x-](?=\s|$)|\b(?:long|at|of|lengths?)\b/gi, ' ').replace(/\s+/g, ' ').trim();
+    return fail(
+      'quick',
+      `"${entry}" has a number too many; write it as 4 2x4 ${unit === 'in' ? '31 1/2' : '740'} post`,
+    );
+  const name = rest
+    .replace(/[;:,@()[\]=#*]+|(?<=\s|^)[x-](?=\s|$)|\b(?:long|at|of|lengths?)\b/gi, ' ')
+    .replace(/\s+/g, ' ')
+    .trim();
   return ok({
     part: {
       ...part,
@@ -157,4 +172,4 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
       ...(name === '' ? [] : [{ role: 'name' as const, text: name }]),
     ],
   });
-}; // prettier-ignore
+};

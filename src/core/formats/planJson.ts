@@ -72,15 +72,33 @@ export const planToJson = (plan: Plan, seconds: number): JsonPlan => {
   };
 };
 
-const buyToJson = ({ store, item, kind, section, length, width, material, pack, qty, unitPrice, cost, spare }: Buy): JsonBuy => ({
-  store, item, kind, section,
+const buyToJson = ({
+  store,
+  item,
+  kind,
+  section,
+  length,
+  width,
+  material,
+  pack,
+  qty,
+  unitPrice,
+  cost,
+  spare,
+}: Buy): JsonBuy => ({
+  store,
+  item,
+  kind,
+  section,
   length: toMm(length),
   ...(kind === 'sheet' ? { width: toMm(width) } : {}),
-  material, pack, qty,
+  material,
+  pack,
+  qty,
   unitPrice: unitPrice / MICROS,
   cost: cost / MICROS,
   spare,
-}); // prettier-ignore
+});
 
 const sourceToJson = (source: Source): JsonLayout['source'] =>
   'owned' in source ? { owned: source.owned } : { store: source.store, item: source.item };

@@ -27,7 +27,9 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
   }
   if (plan.layouts.length > 0) lines.push('', 'Cut:');
   for (const layout of plan.layouts) {
-    lines.push(`  ${layout.count} x ${named(layout)} ${length(layout.length)}${layout.kind === 'sheet' ? ` x ${length(layout.width)}` : ''}`); // prettier-ignore
+    lines.push(
+      `  ${layout.count} x ${named(layout)} ${length(layout.length)}${layout.kind === 'sheet' ? ` x ${length(layout.width)}` : ''}`,
+    );
     for (const { kind, at, on } of layout.storeCuts)
       lines.push(`    at the store: ${kind} at ${length(at)}${on ? ` of ${on}` : ''}`);
     const size = (along: number, across: number): string =>
@@ -42,7 +44,10 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
     if (left.length > 0) lines.push(`    left: ${left.join(', ')}`);
   }
   for (const { part, group, by, count } of plan.short)
-    lines.push('', `${count} x ${part} (${group}) may come out ${length(by)} short: measure the board before the first cut.`); // prettier-ignore
+    lines.push(
+      '',
+      `${count} x ${part} (${group}) may come out ${length(by)} short: measure the board before the first cut.`,
+    );
   return `${lines.join('\n')}\n`;
 };
 

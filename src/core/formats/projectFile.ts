@@ -2,9 +2,29 @@ import { fromMm, parseLength, type LengthUnit } from '../measure';
 import { isNearSection } from '../compare';
 import { currentOffers, needsOf } from '../prices';
 import {
-  bookFromJson, isFormula, itemKey, priceToJson, projectFromJson, projectToJson, purchasesToJson, readFormula, resolve, schemaProblems, settled,
-  storeToJson, validateProjectFile, withChanges,
-  type Book, type JsonMeasure, type JsonPrice, type JsonProject, type JsonPurchase, type JsonStore, type Project, toolsOf } from '../project'; // prettier-ignore
+  bookFromJson,
+  isFormula,
+  itemKey,
+  priceToJson,
+  projectFromJson,
+  projectToJson,
+  purchasesToJson,
+  readFormula,
+  resolve,
+  schemaProblems,
+  settled,
+  storeToJson,
+  validateProjectFile,
+  withChanges,
+  type Book,
+  type JsonMeasure,
+  type JsonPrice,
+  type JsonProject,
+  type JsonPurchase,
+  type JsonStore,
+  type Project,
+  toolsOf,
+} from '../project';
 import { isFinish, type Material } from '../wood';
 import type { Problem, Result } from '../result';
 import { isDate } from './pricesCsv';
@@ -70,21 +90,31 @@ const pricedFor = (project: Project, book: Book): Set<string> => {
   const ways = [
     project,
     ...project.groups.flatMap(({ id, options }) =>
-      options.map((option) => withChanges(project, [{ type: 'chooseOption', groupId: id, optionId: option.id }])),
+      options.map((option) =>
+        withChanges(project, [{ type: 'chooseOption', groupId: id, optionId: option.id }]),
+      ),
     ),
     ...(project.alternatives ?? []).map(({ changes }) => withChanges(project, changes)),
   ];
   const finishes = offers.filter(({ item }) => item.kind === 'hardware' && isFinish(item.name));
   const needs = ways.flatMap((way) =>
-    needsOf(resolve(way, book.materials).parts.map((part) => ({ ...part, materials: [] })), offers, toolsOf(way.settings, book)),
+    needsOf(
+      resolve(way, book.materials).parts.map((part) => ({ ...part, materials: [] })),
+      offers,
+      toolsOf(way.settings, book),
+    ),
   );
   const near = offers.filter(
-    (offer) => offer.item.kind === 'board' && needs.some((need) => need.kind === 'board' && isNearSection(offer, need)),
+    (offer) =>
+      offer.item.kind === 'board' &&
+      needs.some((need) => need.kind === 'board' && isNearSection(offer, need)),
   );
   return new Set(
-    [...finishes, ...near, ...needs.flatMap((need) => [...need.offers, ...need.ripped])].map(({ itemKey: key }) => key),
+    [...finishes, ...near, ...needs.flatMap((need) => [...need.offers, ...need.ripped])].map(
+      ({ itemKey: key }) => key,
+    ),
   );
-}; // prettier-ignore
+};
 
 /** Reads the text of a `*.billet.json` file. Every fault at once, each with its place; a newer version is one clear sentence. */
 export const readProjectFile = (text: string, name: string): Result<{ project: Project; book: Book }> => {

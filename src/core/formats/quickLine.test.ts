@@ -62,6 +62,11 @@ test('what is missing is asked for', () => {
 test('every word of the line is accounted for', () => {
   const { tokens } = must(readQuickLine('6 2x4 41 1/2 mitre 45 rail, cedar', 'in'));
   expect(tokens.map(({ role, text }) => [role, text])).toEqual([
-    ['quantity', '6'], ['section', '2x4'], ['length', '41 1/2'], ['ends', 'mitre 45'], ['name', 'rail'], ['material', 'cedar'],
-  ]); // prettier-ignore
+    ['quantity', '6'],
+    ['section', '2x4'],
+    ['length', '41 1/2'],
+    ['ends', 'mitre 45'],
+    ['name', 'rail'],
+    ['material', 'cedar'],
+  ]);
 });

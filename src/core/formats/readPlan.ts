@@ -42,7 +42,10 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
     const place = `layouts[${index}]`;
     for (const field of ['count', 'length', 'width'] as const)
       need(isNumber(layout[field]), `${place}.${field}`, 'is not a number');
-    const isSource = typeof layout.source === 'object' && layout.source !== null && ('owned' in layout.source || 'store' in layout.source); // prettier-ignore
+    const isSource =
+      typeof layout.source === 'object' &&
+      layout.source !== null &&
+      ('owned' in layout.source || 'store' in layout.source);
     need(isSource, `${place}.source`, 'is neither a purchase nor owned');
     need(isText(layout.material) && isText(layout.section), place, 'lacks its section or material');
     const areRight =

@@ -15,9 +15,18 @@ const project = {
   name: 'Puppet & stage',
   target: 3000,
   purchases: screws
-    ? [{ id: 'p', date: '2026-11-20', storeId: screws.storeId, store: 'Yard', note: '', lines: [purchaseLine(screws.item, 100, 1, 900, { taxFree: false }, bare.settings, 'USD')] }]
+    ? [
+        {
+          id: 'p',
+          date: '2026-11-20',
+          storeId: screws.storeId,
+          store: 'Yard',
+          note: '',
+          lines: [purchaseLine(screws.item, 100, 1, 900, { taxFree: false }, bare.settings, 'USD')],
+        },
+      ]
     : [],
-}; // prettier-ignore
+};
 const plan = firstPlan(planInput(project, book));
 const report = reportOf(project, book, plan, '2026-11-25');
 const section = (title: string) => report.sections.find((one) => one.title === title)?.rows ?? [];
@@ -42,7 +51,10 @@ test('parts, what is to buy, what was paid, the three costs and the target, with
 });
 
 test('as CSV a line for each row, as HTML with names kept from being read as tags', () => {
-  expect(reportCsv(report).split('\r\n').slice(0, 2)).toEqual(['section,what,quantity,detail,sum', 'Money,Wood,,"$0.00 spent, $4.00 to buy",4.00']); // prettier-ignore
+  expect(reportCsv(report).split('\r\n').slice(0, 2)).toEqual([
+    'section,what,quantity,detail,sum',
+    'Money,Wood,,"$0.00 spent, $4.00 to buy",4.00',
+  ]);
   const html = reportHtml(report);
   expect(html).toContain('<h1>Puppet &amp; stage</h1>');
   expect(html).toContain('Rail &lt;wide&gt;');

@@ -1,6 +1,16 @@
 import {
-  againstTargets, besideOf, byCategory, costsOf, eachOf, inThePiece, inThePieceOfAll, ledgerOf, paidFor, paidInAll, projectMoney,
-} from '../budget'; // prettier-ignore
+  againstTargets,
+  besideOf,
+  byCategory,
+  costsOf,
+  eachOf,
+  inThePiece,
+  inThePieceOfAll,
+  ledgerOf,
+  paidFor,
+  paidInAll,
+  projectMoney,
+} from '../budget';
 import { capital } from '../capital';
 import { formatDay, formatLength, formatMoney, writeMoney, type Minor } from '../measure';
 import { shownPlan, type Plan } from '../plan';
@@ -35,36 +45,70 @@ export const reportOf = (project: Project, book: Book, plan: Plan | null, date: 
     paid(project, book, plan),
     costs(project, book, plan),
   ];
-  return { title: project.name, date, currency: project.currency, sections: sections.filter(({ rows }) => rows.length > 0) }; // prettier-ignore
+  return {
+    title: project.name,
+    date,
+    currency: project.currency,
+    sections: sections.filter(({ rows }) => rows.length > 0),
+  };
 };
 
 type Section = Report['sections'][number];
 
-const row = (what: string, quantity: string | number, detail: string, sum: Minor | null, isSum = false): ReportRow => ({
-  what, quantity: String(quantity), detail, sum, ...(isSum ? { isSum } : {}),
-}); // prettier-ignore
+const row = (
+  what: string,
+  quantity: string | number,
+  detail: string,
+  sum: Minor | null,
+  isSum = false,
+): ReportRow => ({
+  what,
+  quantity: String(quantity),
+  detail,
+  sum,
+  ...(isSum ? { isSum } : {}),
+});
 
 const target = (project: Project, book: Book, plan: Plan | null): Section => {
   const money = projectMoney(project, book, plan);
-  const rows = againstTargets(project, byCategory(ledgerOf(project, book, plan), plan, besideOf(project, book)));
+  const rows = againstTargets(
+    project,
+    byCategory(ledgerOf(project, book, plan), plan, besideOf(project, book)),
+  );
   const said = (sum: Minor) => formatMoney(sum, project.currency);
   return {
     title: 'Money',
     columns: ['', '', '', 'Sum'],
     rows: [
       ...rows.map(({ category, spent, toBuy: open, target: own }) =>
-        row(capital(category), '', [`${said(spent)} spent, ${said(open)} to buy`, own === null ? '' : `target ${said(own)}`].filter(Boolean).join(', '), spent + open),
+        row(
+          capital(category),
+          '',
+          [`${said(spent)} spent, ${said(open)} to buy`, own === null ? '' : `target ${said(own)}`]
+            .filter(Boolean)
+            .join(', '),
+          spent + open,
+        ),
       ),
       row('Spent', '', '', money.spent),
       row('To buy', '', money.complete ? '' : 'so far: something has no price yet', money.toBuy),
       ...(money.reserve > 0 ? [row('Held back', '', 'of what is still to buy', money.reserve)] : []),
-      row('When it is done', '', project.budget?.date ? `by ${formatDay(project.budget.date)}` : '', money.forecast, true),
+      row(
+        'When it is done',
+        '',
+        project.budget?.date ? `by ${formatDay(project.budget.date)}` : '',
+        money.forecast,
+        true,
+      ),
       ...(money.target === null || money.left === null
         ? []
-        : [row('Target', '', '', money.target), row(money.left < 0 ? 'Over target' : 'Left', '', '', Math.abs(money.left), true)]),
+        : [
+            row('Target', '', '', money.target),
+            row(money.left < 0 ? 'Over target' : 'Left', '', '', Math.abs(money.left), true),
+          ]),
     ],
   };
-}; // prettier-ignore
+};
 
 const parts = (project: Project, book: Book, plan: Plan | null): Section => {
   const costOf = plan ? inThePiece(project, plan, book) : {};
@@ -85,27 +129,46 @@ const sizeOf = (part: ResolvedPart, { unit }: Project): string => {
 
 const toBuy = (project: Project, book: Book, plan: Plan | null): Section => {
   const buys = (plan?.buys ?? []).map((buy) =>
-    row(buy.item, buy.qty, [buy.store, buy.pack > 1 ? `packs of ${buy.pack}` : ''].filter(Boolean).join(', '), buy.paid),
+    row(
+      buy.item,
+      buy.qty,
+      [buy.store, buy.pack > 1 ? `packs of ${buy.pack}` : ''].filter(Boolean).join(', '),
+      buy.paid,
+    ),
   );
-  const beside = besideOf(project, book).map(({ item, quantity, paid: sum }) => row(item, quantity, 'anywhere', sum));
+  const beside = besideOf(project, book).map(({ item, quantity, paid: sum }) =>
+    row(item, quantity, 'anywhere', sum),
+  );
   const extras = (plan?.stores ?? []).flatMap(({ store, trip, shipping }) =>
     trip + shipping > 0 ? [row(trip > 0 ? 'Trip' : 'Shipping', '', store, trip + shipping)] : [],
   );
   const rows = [...buys, ...beside, ...extras];
   const sum = rows.reduce((all, one) => all + (one.sum ?? 0), 0);
-  return { title: 'To buy', columns: ['Item', 'How many', 'Where', 'With tax'], rows: rows.length > 0 ? [...rows, row('To buy in all', '', '', sum, true)] : [] };
-}; // prettier-ignore
+  return {
+    title: 'To buy',
+    columns: ['Item', 'How many', 'Where', 'With tax'],
+    rows: rows.length > 0 ? [...rows, row('To buy in all', '', '', sum, true)] : [],
+  };
+};
 
 const paid = (project: Project, book: Book, plan: Plan | null): Section => {
   const entries = ledgerOf(project, book, plan);
-  const rows = [...entries].reverse().map((entry) => row(entry.item, entry.quantity, `${formatDay(entry.date)}, ${entry.store}`, paidFor(entry))); // prettier-ignore
+  const rows = [...entries]
+    .reverse()
+    .map((entry) =>
+      row(entry.item, entry.quantity, `${formatDay(entry.date)}, ${entry.store}`, paidFor(entry)),
+    );
   const sum = paidInAll(entries);
-  return { title: 'Paid', columns: ['Item', 'How many', 'When and where', 'With tax'], rows: rows.length > 0 ? [...rows, row('Paid in all', '', '', sum, true)] : [] };
-}; // prettier-ignore
+  return {
+    title: 'Paid',
+    columns: ['Item', 'How many', 'When and where', 'With tax'],
+    rows: rows.length > 0 ? [...rows, row('Paid in all', '', '', sum, true)] : [],
+  };
+};
 
 const costs = (project: Project, book: Book, plan: Plan | null): Section => {
   const shown = shownPlan(plan);
-  const inPiece = shown ? inThePieceOfAll(project, shown, book) : 0; // prettier-ignore
+  const inPiece = shown ? inThePieceOfAll(project, shown, book) : 0;
   const found = costsOf(project, { inPiece, atTill: projectMoney(project, book, plan).total });
   const { builds } = project;
   const each = builds > 1 ? `each of ${builds}` : '';
@@ -117,26 +180,40 @@ const costs = (project: Project, book: Book, plan: Plan | null): Section => {
     ['hours', found.labour],
     ['beside', found.beside],
   ] as const;
-  const made = counted.filter(([, sum]) => sum > 0).map(([name, sum]) => `${name} ${formatMoney(sum, project.currency)}`);
+  const made = counted
+    .filter(([, sum]) => sum > 0)
+    .map(([name, sum]) => `${name} ${formatMoney(sum, project.currency)}`);
   return {
     title: 'What it costs',
     columns: ['', '', each, 'Sum'],
     rows: [
       row('In the piece', '', 'what it uses up', eachOf(found.inPiece, project)),
       row('At the till', '', 'whole boards, boxes and cans, tax and trips', eachOf(found.atTill, project)),
-      row('All in', '', made.length > 0 ? `with ${made.join(', ')}` : 'nothing beside the till is told', eachOf(found.allIn, project), true),
+      row(
+        'All in',
+        '',
+        made.length > 0 ? `with ${made.join(', ')}` : 'nothing beside the till is told',
+        eachOf(found.allIn, project),
+        true,
+      ),
     ],
   };
-}; // prettier-ignore
+};
 
 /** A report as CSV: a line for each row, the section in front; sums in main units. */
 export const reportCsv = ({ sections, currency }: Report): string =>
   writeTable(
     ['section', 'what', 'quantity', 'detail', 'sum'],
     sections.flatMap(({ title, rows }) =>
-      rows.map(({ what, quantity, detail, sum }) => ({ section: title, what, quantity, detail, sum: sum === null ? '' : writeMoney(sum, currency) })),
+      rows.map(({ what, quantity, detail, sum }) => ({
+        section: title,
+        what,
+        quantity,
+        detail,
+        sum: sum === null ? '' : writeMoney(sum, currency),
+      })),
     ),
-  ); // prettier-ignore
+  );
 
 const STYLE = `
   @page { size: auto; margin: 12mm; }
@@ -160,14 +237,20 @@ const STYLE = `
 export const reportHtml = ({ title, date, currency, sections }: Report): string => {
   const money = (sum: Minor | null) => (sum === null ? '' : formatMoney(sum, currency));
   const cells = (tag: 'td' | 'th', texts: string[]) =>
-    texts.map((text, index) => `<${tag}${index % 2 === 1 ? ' class="number"' : ''}>${plain(text)}</${tag}>`).join('');
+    texts
+      .map((text, index) => `<${tag}${index % 2 === 1 ? ' class="number"' : ''}>${plain(text)}</${tag}>`)
+      .join('');
   const body = sections.map(
-    ({ title: name, columns, rows }) => `<section><h2>${plain(name)}</h2><table><thead><tr>${cells('th', columns)}</tr></thead><tbody>${rows
-      .map((line) => `<tr${line.isSum ? ' class="sum"' : ''}>${cells('td', [line.what, line.quantity, line.detail, money(line.sum)])}</tr>`)
-      .join('')}</tbody></table></section>`,
+    ({ title: name, columns, rows }) =>
+      `<section><h2>${plain(name)}</h2><table><thead><tr>${cells('th', columns)}</tr></thead><tbody>${rows
+        .map(
+          (line) =>
+            `<tr${line.isSum ? ' class="sum"' : ''}>${cells('td', [line.what, line.quantity, line.detail, money(line.sum)])}</tr>`,
+        )
+        .join('')}</tbody></table></section>`,
   );
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main>${body.join('')}</main></body></html>`;
-}; // prettier-ignore
+};
 
 /** Text without what HTML would read as its own. */
 const plain = (text: string): string =>

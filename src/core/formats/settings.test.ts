@@ -9,8 +9,17 @@ const faults = (json: unknown): string[] => {
 test('every key is optional, and has the default of formats.md', () => {
   const { unit, currency, plan, timeLimit, stores } = must(readSettings('{}', 'settings.json'));
   expect([unit, currency, timeLimit, stores]).toEqual(['in', 'USD', 10, {}]);
-  expect(plan).toMatchObject({ tax: 0, taxIncluded: false, tools: ['mitre-saw'], maxCarryLength: null, maxCarryWidth: null, spare: {} }); // prettier-ignore
-  expect([plan.kerf.ticks, plan.endTrim.ticks, plan.sheetTrim.ticks, plan.shortOk.ticks]).toEqual([1016, 0, 0, 0]); // prettier-ignore
+  expect(plan).toMatchObject({
+    tax: 0,
+    taxIncluded: false,
+    tools: ['mitre-saw'],
+    maxCarryLength: null,
+    maxCarryWidth: null,
+    spare: {},
+  });
+  expect([plan.kerf.ticks, plan.endTrim.ticks, plan.sheetTrim.ticks, plan.shortOk.ticks]).toEqual([
+    1016, 0, 0, 0,
+  ]);
 });
 
 test('the example of formats.md', () => {
@@ -22,7 +31,13 @@ test('the example of formats.md', () => {
   );
   expect(plan.spare).toEqual({ stud: 0.1 });
   expect(plan.maxCarryLength?.ticks).toBe(97 * 8128);
-  expect(stores['harrow lumber']).toEqual({ trip: 650, taxFree: false, discount: 0, cuts: true, shipping: null }); // prettier-ignore
+  expect(stores['harrow lumber']).toEqual({
+    trip: 650,
+    taxFree: false,
+    discount: 0,
+    cuts: true,
+    shipping: null,
+  });
   // Names meet without regard to case and repeated spaces.
   expect(stores['postbox hardware']?.shipping).toEqual({ fee: 895, freeFrom: 4900 });
 });
@@ -33,15 +48,45 @@ test('bare numbers are lengths in the unit', () => {
 
 test('every fault at once, each with its key', () => {
   expect(
-    faults({ unit: 'cubit', tax: 7, taxIncluded: 'no', kerf: 'wide', tools: 'saw', spare: { stud: 2 }, timeLimit: 0, stores: { Yard: { trip: -1, cuts: 'yes', shipping: { fee: 'much' } } } }).map((fault) => fault.split(': ')[1]),
-  ).toEqual(['unit', 'tax', 'taxIncluded', 'kerf', 'tools', 'spare.stud', 'timeLimit', 'stores.Yard.trip', 'stores.Yard.cuts', 'stores.Yard.shipping.fee']); // prettier-ignore
+    faults({
+      unit: 'cubit',
+      tax: 7,
+      taxIncluded: 'no',
+      kerf: 'wide',
+      tools: 'saw',
+      spare: { stud: 2 },
+      timeLimit: 0,
+      stores: { Yard: { trip: -1, cuts: 'yes', shipping: { fee: 'much' } } },
+    }).map((fault) => fault.split(': ')[1]),
+  ).toEqual([
+    'unit',
+    'tax',
+    'taxIncluded',
+    'kerf',
+    'tools',
+    'spare.stud',
+    'timeLimit',
+    'stores.Yard.trip',
+    'stores.Yard.cuts',
+    'stores.Yard.shipping.fee',
+  ]);
   expect(faults('{')[0]).toMatch(/^settings\.json: this is not JSON/);
   expect(faults([])[0]).toMatch(/not an object/);
 });
 
 test('owned.csv: built names, counts, and faults by line', () => {
   const rows = must(readOwned("section,length,material,qty\n2x4,8',stud,3\n", 'owned.csv', 'in'));
-  expect(rows).toMatchObject([{ quantity: 3, item: { kind: 'board', name: '2x4x8 stud', material: 'stud' } }]); // prettier-ignore
-  const wrong = readOwned('kind,section,length,material,qty,item\n,2x4,8 spans,stud,0,\nhardware,,,,2,\n', 'owned.csv', 'in'); // prettier-ignore
-  expect(wrong.ok ? [] : wrong.problems.map(({ place }) => place)).toEqual(['owned.csv:2: length', 'owned.csv:2: qty', 'owned.csv:3: item']); // prettier-ignore
+  expect(rows).toMatchObject([
+    { quantity: 3, item: { kind: 'board', name: '2x4x8 stud', material: 'stud' } },
+  ]);
+  const wrong = readOwned(
+    'kind,section,length,material,qty,item\n,2x4,8 spans,stud,0,\nhardware,,,,2,\n',
+    'owned.csv',
+    'in',
+  );
+  expect(wrong.ok ? [] : wrong.problems.map(({ place }) => place)).toEqual([
+    'owned.csv:2: length',
+    'owned.csv:2: qty',
+    'owned.csv:3: item',
+  ]);
 });

@@ -24,11 +24,22 @@ export const readSettings = (text: string, file: string): Result<FileSettings> =
   } catch (error) {
     return { ok: false, problems: [problem('', `this is not JSON: ${(error as Error).message}`)] };
   }
-  if (!isObject(json)) return { ok: false, problems: [problem('', 'the settings are not an object, such as {"tax": 0.07}')] }; // prettier-ignore
+  if (!isObject(json))
+    return { ok: false, problems: [problem('', 'the settings are not an object, such as {"tax": 0.07}')] };
   const problems: Problem[] = [];
   const fault = (key: string, sentence: string) => problems.push(problem(key, sentence));
-  const unit = read('unit', 'in' as LengthUnit, (value) => value === 'in' || value === 'mm', 'write "in" or "mm"');
-  const currency = read('currency', 'USD', (value) => typeof value === 'string' && isCurrency(value), 'write three capital letters, such as "USD"'); // prettier-ignore
+  const unit = read(
+    'unit',
+    'in' as LengthUnit,
+    (value) => value === 'in' || value === 'mm',
+    'write "in" or "mm"',
+  );
+  const currency = read(
+    'currency',
+    'USD',
+    (value) => typeof value === 'string' && isCurrency(value),
+    'write three capital letters, such as "USD"',
+  );
   const plan: PlanSettings = {
     tax: share(json, 'tax', 'tax', 0),
     taxIncluded: read('taxIncluded', false, isBoolean, 'write true or false'),
@@ -41,7 +52,12 @@ export const readSettings = (text: string, file: string): Result<FileSettings> =
     maxCarryWidth: length('maxCarryWidth', null),
     spare: sparesOf(),
   };
-  const timeLimit = read('timeLimit', DEFAULT_TIME, (value) => typeof value === 'number' && value > 0 && value <= 3600, 'write seconds, from 1 to 3600'); // prettier-ignore
+  const timeLimit = read(
+    'timeLimit',
+    DEFAULT_TIME,
+    (value) => typeof value === 'number' && value > 0 && value <= 3600,
+    'write seconds, from 1 to 3600',
+  );
   const stores = storesOf();
   if (problems.length > 0) return { ok: false, problems };
   return { ok: true, value: { unit, currency, plan, timeLimit, stores } };
@@ -88,7 +104,9 @@ export const readSettings = (text: string, file: string): Result<FileSettings> =
       fault('spare', 'write the share by material, such as {"stud": 0.1}');
       return {};
     }
-    return Object.fromEntries(Object.keys(value).map((name) => [name, share(value, name, `spare.${name}`, 0)]));
+    return Object.fromEntries(
+      Object.keys(value).map((name) => [name, share(value, name, `spare.${name}`, 0)]),
+    );
   }
 
   function storesOf(): FileSettings['stores'] {
@@ -97,7 +115,9 @@ export const readSettings = (text: string, file: string): Result<FileSettings> =
       fault('stores', 'write the stores by name, such as {"Harrow Lumber": {"trip": 6.5}}');
       return {};
     }
-    return Object.fromEntries(Object.entries(value).map(([name, terms]) => [nameKey(name), storeOf(name, terms)]));
+    return Object.fromEntries(
+      Object.entries(value).map(([name, terms]) => [nameKey(name), storeOf(name, terms)]),
+    );
   }
 
   function storeOf(name: string, terms: unknown): FileSettings['stores'][string] {
@@ -121,12 +141,15 @@ export const readSettings = (text: string, file: string): Result<FileSettings> =
       shipping: isObject(shipping)
         ? {
             fee: money(shipping['fee'] ?? 0, `${place}.shipping.fee`),
-            freeFrom: (shipping['freeFrom'] ?? null) === null ? null : money(shipping['freeFrom'], `${place}.shipping.freeFrom`),
+            freeFrom:
+              (shipping['freeFrom'] ?? null) === null
+                ? null
+                : money(shipping['freeFrom'], `${place}.shipping.freeFrom`),
           }
         : null,
     };
   }
-}; // prettier-ignore
+};
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

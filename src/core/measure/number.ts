@@ -1,9 +1,18 @@
 import { fail, ok, type Result } from '../result';
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-  '⅓': '1/3', '⅔': '2/3', '⅕': '1/5', '⅙': '1/6',
-}; // prettier-ignore
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅕': '1/5',
+  '⅙': '1/6',
+};
 
 /** Typographic fractions, primes and spaces as the plain characters a keyboard has: `29½″` is `29 1/2"`. */
 export const plainCharacters = (text: string): string =>

@@ -85,26 +85,49 @@ const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
       const cost = quantity * tier.unitPrice;
       return [
         {
-          offerKey: offer.key, storeId: store.id, store: store.name, item: offer.name, kind, section, material,
-          length: offer.length, width: offer.width, pack: offer.pack, qty: quantity, unitPrice: tier.unitPrice, cost,
-          paid: 0, spare: 0,
+          offerKey: offer.key,
+          storeId: store.id,
+          store: store.name,
+          item: offer.name,
+          kind,
+          section,
+          material,
+          length: offer.length,
+          width: offer.width,
+          pack: offer.pack,
+          qty: quantity,
+          unitPrice: tier.unitPrice,
+          cost,
+          paid: 0,
+          spare: 0,
         },
-      ]; // prettier-ignore
+      ];
     })
-    .sort((a, b) => compare(a.store, b.store) || compare(KINDS.indexOf(a.kind), KINDS.indexOf(b.kind)) || compare(a.section, b.section) || b.length - a.length || compare(a.offerKey, b.offerKey)); // prettier-ignore
+    .sort(
+      (a, b) =>
+        compare(a.store, b.store) ||
+        compare(KINDS.indexOf(a.kind), KINDS.indexOf(b.kind)) ||
+        compare(a.section, b.section) ||
+        b.length - a.length ||
+        compare(a.offerKey, b.offerKey),
+    );
 };
 
 const KINDS = ['board', 'sheet', 'hardware'];
 const compare = <T>(a: T, b: T): number => (a < b ? -1 : a > b ? 1 : 0);
 
 /** Shares what a store's goods and tax come to among its lines, so that they add up to it. */
-const payLines = ({ storeId, goods, tax }: StoreCost, buys: Buy[], { stores, settings, currency }: PlanInput): void => {
+const payLines = (
+  { storeId, goods, tax }: StoreCost,
+  buys: Buy[],
+  { stores, settings, currency }: PlanInput,
+): void => {
   const terms = stores.find(({ id }) => id === storeId);
   const lines = buys.filter((buy) => buy.storeId === storeId);
   const minor = toMicros(1, currency);
   const shares = lines.map(({ cost }) => (cost * (terms ? pocketFactor(terms, settings) : 1)) / minor);
   shareOut(goods + tax, shares).forEach((paid, index) => Object.assign(lines[index] as Buy, { paid }));
-}; // prettier-ignore
+};
 
 const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanInput): StoreCost[] => {
   if (buys.length === 0) return [];
@@ -175,7 +198,7 @@ const layoutsOf = (
   const drawn = [
     ...boards.map((board) => ({ stock: board.stock, ...drawBoard(board, input.settings) })),
     ...panels.map((panel) => ({ stock: panel.stock, ...drawPanel(panel, input.settings) })),
-  ]; // prettier-ignore
+  ];
   for (const { stock, pieces, cuts, offcuts, short: shorts } of drawn) {
     const { kind } = stock;
     const item = stock.offers[0]?.item ?? null;
@@ -191,7 +214,21 @@ const layoutsOf = (
     ]);
     const held = layouts.get(key);
     if (held) held.count++;
-    else layouts.set(key, { count: 1, source, kind, section, length: stock.length, width: stock.width, material, pieces, cuts, storeCuts: [], offcuts, value }); // prettier-ignore
+    else
+      layouts.set(key, {
+        count: 1,
+        source,
+        kind,
+        section,
+        length: stock.length,
+        width: stock.width,
+        material,
+        pieces,
+        cuts,
+        storeCuts: [],
+        offcuts,
+        value,
+      });
     for (const { by, ...rest } of shorts) {
       const shortKey = `${rest.partId}:${by}`;
       short.set(shortKey, { ...rest, by, count: (short.get(shortKey)?.count ?? 0) + 1 });

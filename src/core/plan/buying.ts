@@ -83,7 +83,10 @@ export const buyPieces = (
     if (new Set(unlimited.map(({ pack }) => pack)).size < 2 || count > 5000) return null;
     const packs = unlimited.map((offer) => ({ pack: offer.pack, cost: cost(offer, 1) ?? Infinity }));
     const way = cheapestPacks(count, packs);
-    return way && unlimited.flatMap((offer, index) => (way.counts[index] ? [{ offer, quantity: way.counts[index] }] : [])); // prettier-ignore
+    return (
+      way &&
+      unlimited.flatMap((offer, index) => (way.counts[index] ? [{ offer, quantity: way.counts[index] }] : []))
+    );
   }
 
   function inTurn(count: number, sold: Offer[]): Purchases[] | null {

@@ -20,7 +20,10 @@ const byHand = (given: Case) => {
 test('one store that has everything, one length, and never below the first plan', () => {
   const { plan, first } = byHand(list);
   // Of 12 ft: 40 + 40 + 40 twice, then 30 x 4: three boards; of 8 ft: 40 + 40 three times, 30 x 3, 30: five.
-  expect(plan?.buys.map(({ store, item, qty }) => [store, item, qty])).toEqual([['Yard', '2x4x12 stud', 3], ['Yard', 'screws', 1]]); // prettier-ignore
+  expect(plan?.buys.map(({ store, item, qty }) => [store, item, qty])).toEqual([
+    ['Yard', '2x4x12 stud', 3],
+    ['Yard', 'screws', 1],
+  ]);
   expect(plan && faultsOf(list, plan)).toEqual([]);
   expect(plan?.total ?? 0).toBeGreaterThanOrEqual(first.total);
 });

@@ -20,7 +20,10 @@ export const byHandPlan = (given: PlanInput): Plan | null => {
     .sort()
     .map((id) => atOneStore({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }))
     .filter((plan) => plan !== null);
-  return plans.reduce<Plan | null>((best, plan) => (planCost(plan) < (best ? planCost(best) : Infinity) ? plan : best), null); // prettier-ignore
+  return plans.reduce<Plan | null>(
+    (best, plan) => (planCost(plan) < (best ? planCost(best) : Infinity) ? plan : best),
+    null,
+  );
 };
 
 const atOneStore = (input: PlanInput): Plan | null => {
@@ -45,17 +48,35 @@ const atOneStore = (input: PlanInput): Plan | null => {
   return assemble(input, basket);
 };
 
-const inOneLength = (parts: PlanInput['parts'], input: PlanInput, stocks: Stock[], tillOf: Till): (Basket & { cost: number }) | null => {
+const inOneLength = (
+  parts: PlanInput['parts'],
+  input: PlanInput,
+  stocks: Stock[],
+  tillOf: Till,
+): (Basket & { cost: number }) | null => {
   const [first] = parts;
   if (!first) return null;
   let best: (Basket & { cost: number }) | null = null;
   for (const stock of stocks) {
-    if (parts.some((part) => useOf(part, stock, input.settings) !== (part.kind === 'sheet' ? 'panel' : 'crosscut'))) continue;
-    const boards = first.kind === 'board' ? bestFitDecreasing(boardPieces(parts, input.settings), stock, input.settings) : [];
-    const panels = first.kind === 'sheet' ? TURNINGS.map((turning) => rowByRow(parts, turning, stock, input.settings)).find((rows) => rows !== null) : [];
+    if (
+      parts.some(
+        (part) => useOf(part, stock, input.settings) !== (part.kind === 'sheet' ? 'panel' : 'crosscut'),
+      )
+    )
+      continue;
+    const boards =
+      first.kind === 'board'
+        ? bestFitDecreasing(boardPieces(parts, input.settings), stock, input.settings)
+        : [];
+    const panels =
+      first.kind === 'sheet'
+        ? TURNINGS.map((turning) => rowByRow(parts, turning, stock, input.settings)).find(
+            (rows) => rows !== null,
+          )
+        : [];
     if (!boards || !panels) continue;
     const bought = buyStocks(new Map([[stock, boards.length + panels.length]]), tillOf);
     if (bought && bought.cost < (best?.cost ?? Infinity)) best = { boards, panels, ...bought };
   }
   return best;
-}; // prettier-ignore
+};

@@ -22,9 +22,22 @@ const buying = (project: Project, chosen: boolean[], share: number): { project: 
     const quantity = Math.max(1, Math.floor(buy.qty * share));
     if (!item || !chosen[index % chosen.length]) return [];
     const paid = Math.round((buy.paid * quantity) / buy.qty);
-    return [{ buy, paid, line: purchaseLine(item, buy.pack, quantity, paid, { taxFree: false }, project.settings, 'USD') }]; // prettier-ignore
+    return [
+      {
+        buy,
+        paid,
+        line: purchaseLine(item, buy.pack, quantity, paid, { taxFree: false }, project.settings, 'USD'),
+      },
+    ];
   });
-  const purchases = lines.map(({ buy, line }): Purchase => ({ id: buy.offerKey, date: '2026-11-25', storeId: buy.storeId, store: buy.store, note: '', lines: [line] })); // prettier-ignore
+  const purchases = lines.map(({ buy, line }): Purchase => ({
+    id: buy.offerKey,
+    date: '2026-11-25',
+    storeId: buy.storeId,
+    store: buy.store,
+    note: '',
+    lines: [line],
+  }));
   return { project: { ...project, purchases }, paid: lines.reduce((sum, { paid }) => sum + paid, 0) };
 };
 
@@ -32,22 +45,29 @@ test('whatever of a plan is bought, in whole lines or parts of them: the rest st
   const input = planInput(given.project, given.book);
   const plan = firstPlan(input);
   fc.assert(
-    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }), fc.constantFrom(1, 0.5, 0.34), (chosen, share) => {
-      const { project, paid } = buying(given.project, chosen, share);
-      const now = planInput(project, given.book);
-      const rest = carriedOver({ plan, input }, now, firstPlan(now));
-      expect(rest && checkPlan(rest, againstProject(project, given.book))).toEqual([]);
-      const trips = [...new Set(project.purchases.map(({ store }) => store))].reduce((sum, store) => sum + (store === 'Yard' ? 420 : 300), 0);
-      // Rounding to cents once a store, and again for what is left of it.
-      expect(Math.abs((rest?.total ?? 0) + paid + trips - plan.total)).toBeLessThanOrEqual(8);
-      const left = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
-      for (const { offerKey, qty } of plan.buys) {
-        const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
-        expect(left.get(offerKey) ?? 0).toBe(qty - bought);
-      }
-    }),
+    fc.property(
+      fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }),
+      fc.constantFrom(1, 0.5, 0.34),
+      (chosen, share) => {
+        const { project, paid } = buying(given.project, chosen, share);
+        const now = planInput(project, given.book);
+        const rest = carriedOver({ plan, input }, now, firstPlan(now));
+        expect(rest && checkPlan(rest, againstProject(project, given.book))).toEqual([]);
+        const trips = [...new Set(project.purchases.map(({ store }) => store))].reduce(
+          (sum, store) => sum + (store === 'Yard' ? 420 : 300),
+          0,
+        );
+        // Rounding to cents once a store, and again for what is left of it.
+        expect(Math.abs((rest?.total ?? 0) + paid + trips - plan.total)).toBeLessThanOrEqual(8);
+        const left = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
+        for (const { offerKey, qty } of plan.buys) {
+          const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
+          expect(left.get(offerKey) ?? 0).toBe(qty - bought);
+        }
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 /** The book without the prices that `isGone` is true of. */
 const bookWithout = (isGone: (item: Item) => boolean) => ({
@@ -61,19 +81,23 @@ test('of something that is not there any more only what is cut from the same stu
   const book = bookWithout(({ section, length }) => section === '2x4' && length?.text === "10'");
   expect(plan.buys.map(({ section, length }) => `${section}x${length / TICKS_PER_FOOT}`)).toContain('2x4x10');
   fc.assert(
-    fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }), fc.constantFrom(1, 0.5, 0.34), (chosen, share) => {
-      const { project } = buying(given.project, chosen, share);
-      const now = planInput(project, book);
-      const rest = carriedOver({ plan, input }, now, firstPlan(now));
-      expect(rest && checkPlan(rest, againstProject(project, book))).toEqual([]);
-      const asked = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
-      for (const { offerKey, section, qty } of plan.buys.filter(({ section }) => section !== '2x4')) {
-        const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
-        expect([section, asked.get(offerKey) ?? 0]).toEqual([section, qty - bought]);
-      }
-    }),
+    fc.property(
+      fc.array(fc.boolean(), { minLength: 1, maxLength: 6 }),
+      fc.constantFrom(1, 0.5, 0.34),
+      (chosen, share) => {
+        const { project } = buying(given.project, chosen, share);
+        const now = planInput(project, book);
+        const rest = carriedOver({ plan, input }, now, firstPlan(now));
+        expect(rest && checkPlan(rest, againstProject(project, book))).toEqual([]);
+        const asked = new Map(rest?.buys.map(({ offerKey, qty }) => [offerKey, qty]));
+        for (const { offerKey, section, qty } of plan.buys.filter(({ section }) => section !== '2x4')) {
+          const bought = project.purchases.find(({ id }) => id === offerKey)?.lines[0]?.quantity ?? 0;
+          expect([section, asked.get(offerKey) ?? 0]).toEqual([section, qty - bought]);
+        }
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 test('it does not hold for other parts, nor where nothing can be had in place of what is gone', () => {
   const input = planInput(given.project, given.book);

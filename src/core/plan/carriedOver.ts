@@ -33,25 +33,43 @@ export const carriedOver = ({ plan, input: before }: Planned, input: PlanInput, 
   });
   const layouts = plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, come));
   // A part may be cut from several stuffs: they hang together.
-  const stuffOf = joinedBy([...layouts, ...anew.layouts].map((layout) => [stuffKey(layout), ...layout.pieces.map(({ partId }) => partId)]));
+  const stuffOf = joinedBy(
+    [...layouts, ...anew.layouts].map((layout) => [
+      stuffKey(layout),
+      ...layout.pieces.map(({ partId }) => partId),
+    ]),
+  );
   const offerOf = ({ offerKey }: Buy) => input.offers.find(({ key }) => key === offerKey);
   const isSold = (buy: Buy) => {
     const offer = offerOf(buy);
-    return offer !== undefined && offer.tiers.some(({ minQty }) => minQty <= buy.qty) && buy.qty <= (offer.available ?? Infinity); // prettier-ignore
+    return (
+      offer !== undefined &&
+      offer.tiers.some(({ minQty }) => minQty <= buy.qty) &&
+      buy.qty <= (offer.available ?? Infinity)
+    );
   };
   const gone = new Set(left.filter((buy) => !isSold(buy)).map((buy) => stuffOf(stuffKey(buy))));
   const isGone = (key: string) => gone.has(stuffOf(key));
-  const buys = [...left.filter((buy) => !isGone(stuffKey(buy))), ...anew.buys.filter((buy) => isGone(stuffKey(buy)))];
+  const buys = [
+    ...left.filter((buy) => !isGone(stuffKey(buy))),
+    ...anew.buys.filter((buy) => isGone(stuffKey(buy))),
+  ];
   return paidAt(
     input,
     buys.flatMap((buy) => {
       const offer = offerOf(buy);
       return offer ? [{ offer, quantity: buy.qty }] : [];
     }),
-    [...layouts.filter((one) => !isGone(stuffKey(one))), ...anew.layouts.filter((one) => isGone(stuffKey(one)))],
-    [...plan.short.filter(({ partId }) => !isGone(partId)), ...anew.short.filter(({ partId }) => isGone(partId))],
+    [
+      ...layouts.filter((one) => !isGone(stuffKey(one))),
+      ...anew.layouts.filter((one) => isGone(stuffKey(one))),
+    ],
+    [
+      ...plan.short.filter(({ partId }) => !isGone(partId)),
+      ...anew.short.filter(({ partId }) => isGone(partId)),
+    ],
   );
-}; // prettier-ignore
+};
 
 type Stuff = Pick<Buy, 'kind' | 'section' | 'material'> & { item?: string };
 
@@ -122,4 +140,5 @@ export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null
 /** Whether two plans come to the same, spares and all. */
 const isAsGood = (a: Plan, b: Plan): boolean => planCost(a) === planCost(b) && spareCost(a) === spareCost(b);
 
-const spareCost = ({ buys }: Plan): number => buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0); // prettier-ignore
+const spareCost = ({ buys }: Plan): number =>
+  buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0);

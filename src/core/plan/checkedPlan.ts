@@ -19,7 +19,19 @@ const checked = (plan: Plan, against: CheckAgainst): Plan => {
   const [fault] = checkPlan(plan, against);
   if (!fault) return plan;
   const sentence = `The plan did not pass its check and is not shown, which is a fault of Billet: ${fault.place}: ${fault.sentence}.`;
-  const nothing = { total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0, due: 0, buys: [], layouts: [], short: [], stores: [] }; // prettier-ignore
+  const nothing = {
+    total: 0,
+    lowerBound: 0,
+    goods: 0,
+    tax: 0,
+    trips: 0,
+    shipping: 0,
+    due: 0,
+    buys: [],
+    layouts: [],
+    short: [],
+    stores: [],
+  };
   return {
     ...plan,
     ...nothing,

@@ -34,7 +34,8 @@ export const useOf = (
   settings: PlanSettings,
 ): 'crosscut' | 'panel' | null => {
   if (part.kind !== stock.kind || !allows(part.materials, stock.material)) return null;
-  if (part.kind === 'board' && part.thickness === stock.thickness && part.width === stock.width) return 'crosscut'; // prettier-ignore
+  if (part.kind === 'board' && part.thickness === stock.thickness && part.width === stock.width)
+    return 'crosscut';
   if (part.kind === 'board' && !canRipWith(settings.tools)) return null;
   return waysOn(part, stock, settings).length > 0 ? 'panel' : null;
 };

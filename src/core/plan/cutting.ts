@@ -55,8 +55,13 @@ export const panelRoom = (
 };
 
 /** What is trimmed off each end and off each long edge. */
-export const trimOf = ({ kind }: Pick<Stock, 'kind'>, { endTrim, sheetTrim }: PlanSettings): { along: Ticks; across: Ticks } =>
-  kind === 'sheet' ? { along: sheetTrim.ticks, across: sheetTrim.ticks } : { along: endTrim.ticks, across: 0 }; // prettier-ignore
+export const trimOf = (
+  { kind }: Pick<Stock, 'kind'>,
+  { endTrim, sheetTrim }: PlanSettings,
+): { along: Ticks; across: Ticks } =>
+  kind === 'sheet'
+    ? { along: sheetTrim.ticks, across: sheetTrim.ticks }
+    : { along: endTrim.ticks, across: 0 };
 
 /** Whether a cutting fits a stock. */
 export const fitsPanel = (cutting: Cutting, stock: Stock, settings: PlanSettings): boolean => {
@@ -73,7 +78,11 @@ export const leavesOf = (cutting: Cutting): Leaf[] =>
  * The ways in which a part can lie on a stock: a sheet piece as its grain allows, a board piece along a board as thick as
  * one of its sides and no narrower than the other. Empty where it cannot be cut from it.
  */
-export const waysOn = (part: ResolvedPart, stock: Pick<Stock, 'kind' | 'thickness' | 'width'>, settings: PlanSettings): Leaf[] => {
+export const waysOn = (
+  part: ResolvedPart,
+  stock: Pick<Stock, 'kind' | 'thickness' | 'width'>,
+  settings: PlanSettings,
+): Leaf[] => {
   if (part.kind !== stock.kind) return [];
   const side = (full: Ticks): Extent => ({ full, slack: part.shortOk, pad: 0 });
   if (part.kind === 'sheet') {
@@ -88,4 +97,4 @@ export const waysOn = (part: ResolvedPart, stock: Pick<Stock, 'kind' | 'thicknes
   const pad = slantedKerf(ends, settings.kerf.ticks) - settings.kerf.ticks;
   const along = { full: reach(ends, length, thickness, width), slack: part.shortOk, pad };
   return [{ part, along, across: { full: across, slack: 0, pad: 0 } }];
-}; // prettier-ignore
+};

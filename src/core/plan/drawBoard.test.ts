@@ -15,7 +15,10 @@ const PRICES =
 
 test('crosscuts stand at the right end of each piece, the offcut begins a kerf behind the last', () => {
   const { layout } = first({ parts: 'part,qty,section,length\na,2,2x4,30', prices: PRICES });
-  expect(layout.cuts).toEqual([{ kind: 'crosscut', at: fromInches(30) }, { kind: 'crosscut', at: fromInches(60.125) }]); // prettier-ignore
+  expect(layout.cuts).toEqual([
+    { kind: 'crosscut', at: fromInches(30) },
+    { kind: 'crosscut', at: fromInches(60.125) },
+  ]);
   expect(layout.offcuts).toEqual([
     { x: fromInches(60.25), y: 0, length: fromInches(35.75), width: fromInches(3.5) },
   ]);

@@ -21,25 +21,36 @@ export const drawBoard = (board: FilledBoard, settings: PlanSettings): Drawing =
   const end = length - start;
   const order = inOrder(board.pieces);
   const kerf = settings.kerf.ticks;
-  const whole = lay(order, order.map(() => 0), start, kerf);
+  const whole = lay(
+    order,
+    order.map(() => 0),
+    start,
+    kerf,
+  );
   const missing = Math.max(start, ...whole.map(rightOf)) - end;
   const laid = missing > 0 ? lay(order, shares(order, missing), start, kerf) : whole;
   const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
   if (start > 0) drawing.cuts.push({ kind: 'crosscut', at: start });
   for (const { piece, length: cut, low, high } of laid) {
     const { part } = piece;
-    drawing.pieces.push(pieceOf(part, [[low[0], 0], [low[1], 0], [high[1], width], [high[0], width]])); // prettier-ignore
+    drawing.pieces.push(
+      pieceOf(part, [
+        [low[0], 0],
+        [low[1], 0],
+        [high[1], width],
+        [high[0], width],
+      ]),
+    );
     const short = shortOf(part, part.length - cut);
     if (short) drawing.short.push(short);
-    if (rightOf({ low, high }) < length)
-      drawing.cuts.push({ kind: 'crosscut', at: rightOf({ low, high }) });
+    if (rightOf({ low, high }) < length) drawing.cuts.push({ kind: 'crosscut', at: rightOf({ low, high }) });
   }
   const last = laid.at(-1);
   const free = last ? rightOf(last) + last.piece.kerf : start;
   if (free < end) drawing.offcuts.push({ x: free, y: 0, length: end - free, width });
   if (start > 0 && free < end) drawing.cuts.push({ kind: 'crosscut', at: end });
   return drawing;
-}; // prettier-ignore
+};
 
 const rightOf = ({ low, high }: Pick<Laid, 'low' | 'high'>): Ticks => Math.max(low[1], high[1]);
 
@@ -87,9 +98,14 @@ const waysOf = (part: ResolvedPart, length: Ticks): Way[] => {
     return [{ low: [0, right], high: [0, right] }];
   }
   const upright: Way[] =
-    ends.shape === 'mitre' ? [{ low: [0, length], high: [slant, length - slant] }]
-    : ends.shape === 'parallel' ? [{ low: [0, length], high: [slant, length + slant] }]
-    : [{ low: [0, length], high: [0, length - slant] }, { low: [0, length], high: [slant, length] }]; // prettier-ignore
+    ends.shape === 'mitre'
+      ? [{ low: [0, length], high: [slant, length - slant] }]
+      : ends.shape === 'parallel'
+        ? [{ low: [0, length], high: [slant, length + slant] }]
+        : [
+            { low: [0, length], high: [0, length - slant] },
+            { low: [0, length], high: [slant, length] },
+          ];
   return [...upright, ...upright.map(({ low, high }) => ({ low: high, high: low }))];
 };
 
@@ -122,5 +138,10 @@ export const pieceOf = (part: ResolvedPart, outline: Point[]): Piece => ({
 export const outlineIn = (part: ResolvedPart, x: Ticks, y: Ticks, length: Ticks, across: Ticks): Point[] => {
   const way = part.ends.shape !== 'square' && across === part.width ? waysOf(part, length)[0] : null;
   const { low, high } = way ?? { low: [0, length], high: [0, length] };
-  return [[x + low[0], y], [x + low[1], y], [x + high[1], y + across], [x + high[0], y + across]];
-}; // prettier-ignore
+  return [
+    [x + low[0], y],
+    [x + low[1], y],
+    [x + high[1], y + across],
+    [x + high[0], y + across],
+  ];
+};

@@ -1,6 +1,16 @@
 import type { Ticks } from '../measure';
 import type { PlanSettings } from '../project';
-import { extentOf, isLeaf, leavesOf, panelRoom, trimOf, type Axis, type Cutting, type FilledPanel, type Leaf } from './cutting'; // prettier-ignore
+import {
+  extentOf,
+  isLeaf,
+  leavesOf,
+  panelRoom,
+  trimOf,
+  type Axis,
+  type Cutting,
+  type FilledPanel,
+  type Leaf,
+} from './cutting';
 import { outlineIn, pieceOf, shortOf, type Drawing } from './drawBoard';
 import type { Cut } from './types';
 
@@ -18,14 +28,19 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
   const trim = trimOf(stock, settings);
   const { length, width } = panelRoom(stock, settings);
   const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
-  if (trim.across > 0) drawing.cuts.push({ kind: 'rip', at: trim.across }, { kind: 'rip', at: trim.across + width }); // prettier-ignore
-  if (trim.along > 0) drawing.cuts.push({ kind: 'crosscut', at: trim.along }, { kind: 'crosscut', at: trim.along + length }); // prettier-ignore
+  if (trim.across > 0)
+    drawing.cuts.push({ kind: 'rip', at: trim.across }, { kind: 'rip', at: trim.across + width });
+  if (trim.along > 0)
+    drawing.cuts.push({ kind: 'crosscut', at: trim.along }, { kind: 'crosscut', at: trim.along + length });
   const names = namer();
   let depth: { cutting: Cutting; cell: Cell; on: string | undefined }[] = [
     { cutting, cell: { x: trim.along, y: trim.across, length, width }, on: undefined },
   ];
   // Stage by stage, as it is sawn: all strips, then what is in them.
-  while (depth.length > 0) depth = depth.flatMap(({ cutting: here, cell, on }) => (isLeaf(here) ? leaf(here, cell, on) : parts(here, cell, on))); // prettier-ignore
+  while (depth.length > 0)
+    depth = depth.flatMap(({ cutting: here, cell, on }) =>
+      isLeaf(here) ? leaf(here, cell, on) : parts(here, cell, on),
+    );
   return drawing;
 
   function parts({ axis, parts: list }: Exclude<Cutting, Leaf>, cell: Cell, on: string | undefined) {
@@ -39,12 +54,18 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
       // A slanted saw takes more than its kerf: that lies behind the piece.
       const pad = isLeaf(part) ? part[axis].pad : 0;
       if (at + size < total) cut(axis, begin + at + size - pad, on);
-      const own = axis === 'along' ? { ...cell, x: begin + at, length: size } : { ...cell, y: begin + at, width: size };
+      const own =
+        axis === 'along' ? { ...cell, x: begin + at, length: size } : { ...cell, y: begin + at, width: size };
       at += size + kerf;
-      if (isLast && at < total) drawing.offcuts.push(axis === 'along' ? { ...cell, x: begin + at, length: total - at } : { ...cell, y: begin + at, width: total - at });
+      if (isLast && at < total)
+        drawing.offcuts.push(
+          axis === 'along'
+            ? { ...cell, x: begin + at, length: total - at }
+            : { ...cell, y: begin + at, width: total - at },
+        );
       return [{ cutting: part, cell: own, on: names(part, axis) }];
     });
-  } // prettier-ignore
+  }
 
   function leaf({ part, along, across }: Leaf, cell: Cell, on: string | undefined): [] {
     const length = Math.min(along.full, cell.length - along.pad);
@@ -64,7 +85,7 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: PlanSetting
       if (left > 0) drawing.offcuts.push({ x: cell.x, y: cell.y + width + kerf, length, width: left });
     }
     return [];
-  } // prettier-ignore
+  }
 
   function cut(axis: Axis, at: Ticks, on: string | undefined): void {
     const made: Cut = { kind: axis === 'along' ? 'crosscut' : 'rip', at };
@@ -88,8 +109,10 @@ const grown = (parts: Cutting[], axis: Axis, total: Ticks, kerf: Ticks): Ticks[]
 const wantedOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
   if (isLeaf(cutting)) return cutting[axis].full + cutting[axis].pad;
   const parts = cutting.parts.map((part) => wantedOf(part, axis, kerf));
-  return cutting.axis === axis ? parts.reduce((sum, part) => sum + part + kerf, -kerf) : Math.max(0, ...parts);
-}; // prettier-ignore
+  return cutting.axis === axis
+    ? parts.reduce((sum, part) => sum + part + kerf, -kerf)
+    : Math.max(0, ...parts);
+};
 
 /** Names for what a cut leaves: a piece by its part, a strip or a length by its number. */
 const namer = (): ((cutting: Cutting, axis: Axis) => string) => {

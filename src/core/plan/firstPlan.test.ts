@@ -20,12 +20,22 @@ const pieces = (plan: Plan, name: string): number =>
 test('worked list A: four 2x6x8 and three 2x4x8 (common practice)', () => {
   const plan = planCsv({
     parts: parts(
-      'a,3,2x6,48', 'b,3,2x6,45', 'c,2,2x6,25', 'd,2,2x6,21 1/2', 'e,4,2x4,23 1/2', 'f,2,2x4,23', 'g,2,2x4,48', 'h,2,2x4,20',
+      'a,3,2x6,48',
+      'b,3,2x6,45',
+      'c,2,2x6,25',
+      'd,2,2x6,21 1/2',
+      'e,4,2x4,23 1/2',
+      'f,2,2x4,23',
+      'g,2,2x4,48',
+      'h,2,2x4,20',
     ),
     prices: stock("Yard,2x6,8',stud,6", "Yard,2x4,8',stud,4"),
     settings: { shortOk: inches('1/16') },
-  }); // prettier-ignore
-  expect(plan.buys.map(({ section, qty }) => [section, qty])).toEqual([['2x4', 3], ['2x6', 4]]); // prettier-ignore
+  });
+  expect(plan.buys.map(({ section, qty }) => [section, qty])).toEqual([
+    ['2x4', 3],
+    ['2x6', 4],
+  ]);
   expect(plan.total).toBe(3600);
 });
 
@@ -102,7 +112,7 @@ test('rough wood by volume is bought as the boards it is planed to, where that i
   };
   const plan = planCsv(list);
   // 27 mm x (95 + 5) mm x 3 m, a quarter more, at 700 a cubic metre: 7.0875 a board, 7.80 with tax; the yard asks 10.80.
-  expect(plan.buys.map(({ store, qty, section }) => [store, qty, section])).toEqual([['Mill', 3, '20x95mm']]); // prettier-ignore
+  expect(plan.buys.map(({ store, qty, section }) => [store, qty, section])).toEqual([['Mill', 3, '20x95mm']]);
   expect([plan.goods, plan.tax]).toEqual([2126, 213]);
   expect(plan.layouts[0]?.pieces).toHaveLength(1);
   expect(planCsv({ ...list, stores: { Mill: { trip: 1000 } } }).buys[0]?.store).toBe('Yard');
@@ -176,9 +186,11 @@ test('the same input gives the same plan, and the order of rows does not matter'
 /** Whether a layout could be sawn: every piece within its board, no two closer than a kerf. */
 const canBeSawn = (layout: Layout, kerf: Ticks): boolean => {
   const boxes = layout.pieces.map(({ outline }) => ({
-    left: Math.min(...outline.map(([x]) => x)), right: Math.max(...outline.map(([x]) => x)),
-    bottom: Math.min(...outline.map(([, y]) => y)), top: Math.max(...outline.map(([, y]) => y)),
-  })); // prettier-ignore
+    left: Math.min(...outline.map(([x]) => x)),
+    right: Math.max(...outline.map(([x]) => x)),
+    bottom: Math.min(...outline.map(([, y]) => y)),
+    top: Math.max(...outline.map(([, y]) => y)),
+  }));
   const inside = boxes.every(
     (box) => box.left >= 0 && box.bottom >= 0 && box.right <= layout.length && box.top <= layout.width,
   );
@@ -272,5 +284,10 @@ test('slanted pieces are drawn with their slant', () => {
   const plan = planCsv({ parts: parts('Brace,1,2x4,33,,,,mitre 45'), prices: stock("Yard,2x4,8',stud,4") });
   const outline = plan.layouts[0]?.pieces[0]?.outline ?? [];
   const offset = slantOffset({ shape: 'mitre', angle: 45, across: 'face' }, fromInches(3.5));
-  expect(outline).toEqual([[0, 0], [fromInches(33), 0], [fromInches(33) - offset, fromInches(3.5)], [offset, fromInches(3.5)]]); // prettier-ignore
+  expect(outline).toEqual([
+    [0, 0],
+    [fromInches(33), 0],
+    [fromInches(33) - offset, fromInches(3.5)],
+    [offset, fromInches(3.5)],
+  ]);
 });

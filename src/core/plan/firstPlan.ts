@@ -97,9 +97,22 @@ export const planOf = (input: PlanInput, basket: Basket): Plan => {
 };
 
 const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
-  status: 'infeasible', currency, total: 0, lowerBound: 0, goods: 0, tax: 0, trips: 0, shipping: 0, due: 0,
-  buys: [], layouts: [], short: [], stores: [], problems, rest,
-}); // prettier-ignore
+  status: 'infeasible',
+  currency,
+  total: 0,
+  lowerBound: 0,
+  goods: 0,
+  tax: 0,
+  trips: 0,
+  shipping: 0,
+  due: 0,
+  buys: [],
+  layouts: [],
+  short: [],
+  stores: [],
+  problems,
+  rest,
+});
 
 const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
   const left = new Set(problems.flatMap(({ partIds }) => partIds));
@@ -174,6 +187,13 @@ const findSoldOut = (input: PlanInput): PlanProblem[] => {
   return [...alone].flatMap(([name, parts]): PlanProblem[] =>
     basketFrom({ ...input, parts })
       ? []
-      : [{ code: 'soldOut', partIds: parts.map(({ id }) => id), part: name, sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.` }],
-  ); // prettier-ignore
+      : [
+          {
+            code: 'soldOut',
+            partIds: parts.map(({ id }) => id),
+            part: name,
+            sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.`,
+          },
+        ],
+  );
 };

@@ -153,7 +153,7 @@ const asOwned = (line: PurchaseLine, currency: string): Owned => {
   const count = keptPieces(line);
   const value = count > 0 ? Math.round(toMicros(keptMoney(line), currency) / count) : 0;
   return { ...ownedOf(servesAs(line), count, value), isBought: true };
-}; // prettier-ignore
+};
 
 /** What a piece from the rack is worth, in a currency; it costs nothing more at the till. */
 export const rackWorth = ({ value }: RackEntry, currency: string): Micros =>

@@ -50,7 +50,11 @@ export const rowByRow = (
     let row: Row | null = null;
     for (const panel of open)
       for (const candidate of panel.rows)
-        if (across <= candidate.height && candidate.used + kerf + along <= space.length && candidate.height < (row?.height ?? Infinity))
+        if (
+          across <= candidate.height &&
+          candidate.used + kerf + along <= space.length &&
+          candidate.height < (row?.height ?? Infinity)
+        )
           row = candidate;
     if (row) {
       row.leaves.push(leaf);
@@ -68,7 +72,7 @@ export const rowByRow = (
     panel.rows.push({ leaves: [leaf], used: along, height: across });
   }
   return panels.map(({ rows }) => ({ stock, cutting: inRows(rows) }));
-}; // prettier-ignore
+};
 
 const inRows = (rows: Row[]): Cutting => ({
   axis: 'across',
@@ -79,10 +83,12 @@ const inRows = (rows: Row[]): Cutting => ({
 const lay = (part: ResolvedPart, turning: Turning, stock: Stock, settings: PlanSettings): Leaf | null => {
   const ways = waysOn(part, stock, settings).filter((leaf) => fitsPanel(leaf, stock, settings));
   const wanted = ways.find(({ along, across }) =>
-    turning === 'as given' ? along.full === part.length : (turning === 'long side along') === along.full >= across.full,
+    turning === 'as given'
+      ? along.full === part.length
+      : (turning === 'long side along') === along.full >= across.full,
   );
   return wanted ?? ways[0] ?? null;
-}; // prettier-ignore
+};
 
 /** The same panels, each of the cheapest stock that holds it. */
 export const shrinkPanels = (panels: FilledPanel[], stocks: Stock[], settings: PlanSettings): FilledPanel[] =>

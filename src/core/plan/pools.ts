@@ -38,7 +38,10 @@ export const choosePools = (
   for (const bucket of groupBy(parts, needKey)) {
     const chosen = cheapestMaterial(bucket, input, stocks, till);
     // No single material makes them all: let each part find its own.
-    const choices = chosen === null ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, stocks, till) })) : [{ parts: bucket, material: chosen }]; // prettier-ignore
+    const choices =
+      chosen === null
+        ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, stocks, till) }))
+        : [{ parts: bucket, material: chosen }];
     for (const choice of choices) {
       const first = choice.parts[0];
       if (choice.material === null || !first) return null;

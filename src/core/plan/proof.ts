@@ -9,6 +9,8 @@ export const proofTerms = ({ layouts }: Plan): string[] => {
   );
   return [
     ...(pieces.some(({ ends }) => ends.shape !== 'square') ? ['that nest slanted ends with like ones'] : []),
-    ...(isRipped || layouts.some(({ kind }) => kind === 'sheet') ? ['that part a sheet or strip in three stages'] : []),
+    ...(isRipped || layouts.some(({ kind }) => kind === 'sheet')
+      ? ['that part a sheet or strip in three stages']
+      : []),
   ];
-}; // prettier-ignore
+};

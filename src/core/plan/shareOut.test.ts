@@ -7,14 +7,19 @@ test('shares are whole, add up, and are no further from what they were than one'
   expect(shareOut(10, [3.3, 3.3, 3.4])).toEqual([3, 3, 4]);
   expect(shareOut(0, [])).toEqual([]);
   fc.assert(
-    fc.property(fc.array(fc.double({ min: 0, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 20 }), (shares) => {
-      const total = Math.round(shares.reduce((sum, share) => sum + share, 0));
-      const whole = shareOut(total, shares);
-      expect(whole.reduce((sum, share) => sum + share, 0)).toBe(total);
-      whole.forEach((share, index) => expect(Math.abs(share - (shares[index] ?? 0))).toBeLessThan(1 + 1e-9));
-    }),
+    fc.property(
+      fc.array(fc.double({ min: 0, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 20 }),
+      (shares) => {
+        const total = Math.round(shares.reduce((sum, share) => sum + share, 0));
+        const whole = shareOut(total, shares);
+        expect(whole.reduce((sum, share) => sum + share, 0)).toBe(total);
+        whole.forEach((share, index) =>
+          expect(Math.abs(share - (shares[index] ?? 0))).toBeLessThan(1 + 1e-9),
+        );
+      },
+    ),
   );
-}); // prettier-ignore
+});
 
 test('the lines of a store come to what leaves the pocket there, rounding and all', () => {
   const { project, book } = fromCsv({

@@ -20,7 +20,14 @@ const bought = (project: Project, name: string, quantity: number): Project => {
     project.settings,
     'USD',
   );
-  const purchase: Purchase = { id: name, date: '2026-11-25', storeId: price.storeId, store: 'Yard', note: '', lines: [line] }; // prettier-ignore
+  const purchase: Purchase = {
+    id: name,
+    date: '2026-11-25',
+    storeId: price.storeId,
+    store: 'Yard',
+    note: '',
+    lines: [line],
+  };
   return { ...project, purchases: [...project.purchases, purchase] };
 };
 const buys = (project: Project) => {
@@ -31,7 +38,10 @@ const buys = (project: Project) => {
 
 test('spares are for all boards, however many trips they are bought on', () => {
   // Ten boards, a tenth of them spare: one, in the longest length.
-  expect(buys(given.project)).toEqual([['2x4x10 stud', 4, 1], ['2x4x8 stud', 7, 0]]); // prettier-ignore
+  expect(buys(given.project)).toEqual([
+    ['2x4x10 stud', 4, 1],
+    ['2x4x8 stud', 7, 0],
+  ]);
   const numbers = (project: Project) => buys(project).map(([item, qty]) => [item, qty]);
   // The long ones bought, the spare among them: as many are still to buy as there were.
   expect(numbers(bought(given.project, '2x4x10 stud', 4))).toEqual([['2x4x8 stud', 7]]);

@@ -27,7 +27,10 @@ export const withSpares = (
     const now = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
     const [first] = group;
     const isOfIt = (of: { thickness: number; width: number; material: string }) =>
-      first !== undefined && of.thickness === first.offer.thickness && of.width === first.offer.width && nameKey(of.material) === nameKey(first.offer.item.material); // prettier-ignore
+      first !== undefined &&
+      of.thickness === first.offer.thickness &&
+      of.width === first.offer.width &&
+      nameKey(of.material) === nameKey(first.offer.item.material);
     const before = owned
       .filter((pile) => pile.isBought && isOfIt(pile))
       .reduce((sum, { count }) => sum + count, 0);
@@ -36,7 +39,9 @@ export const withSpares = (
     let wanted = Math.ceil((now + cutBefore) * share - 1e-9) - (before - cutBefore);
     const byLength = [...group].sort((a, b) => b.offer.length - a.offer.length);
     return byLength.flatMap(({ offer }) => {
-      const bought = group.filter((purchase) => purchase.offer.key === offer.key).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
+      const bought = group
+        .filter((purchase) => purchase.offer.key === offer.key)
+        .reduce((sum, { quantity }) => sum + quantity, 0);
       const left = (offer.available ?? Infinity) - bought;
       const quantity = Math.min(left, Math.ceil(wanted / offer.pack));
       if (quantity <= 0) return [];

@@ -22,11 +22,25 @@ export interface Stock {
 /** All boards and sheets to be had, longest first: one entry for each size and material. */
 export const stocksOf = ({ offers, owned }: Pick<PlanInput, 'offers' | 'owned'>, { cost }: Till): Stock[] => {
   const stocks = new Map<string, Stock>();
-  const stockFor = (kind: Stock['kind'], material: string, size: { thickness: Ticks; width: Ticks; length: Ticks }): Stock => {
+  const stockFor = (
+    kind: Stock['kind'],
+    material: string,
+    size: { thickness: Ticks; width: Ticks; length: Ticks },
+  ): Stock => {
     const { thickness, width, length } = size;
     const name = nameKey(material);
     const key = `${kind}:${thickness}x${width}x${length}:${name}`;
-    const stock = stocks.get(key) ?? { kind, thickness, width, length, material: name, owned: [], ownedCount: 0, offers: [], price: Infinity };
+    const stock = stocks.get(key) ?? {
+      kind,
+      thickness,
+      width,
+      length,
+      material: name,
+      owned: [],
+      ownedCount: 0,
+      offers: [],
+      price: Infinity,
+    };
     stocks.set(key, stock);
     return stock;
   };
@@ -44,7 +58,7 @@ export const stocksOf = ({ offers, owned }: Pick<PlanInput, 'offers' | 'owned'>,
       stock.ownedCount += pile.count;
     }
   return [...stocks.values()].sort((a, b) => b.length - a.length || b.width - a.width);
-}; // prettier-ignore
+};
 
 /** What it costs to have so many of each stock, owned ones first. Null where they are not to be had. */
 export const buyStocks = (

@@ -1,11 +1,36 @@
 import fc from 'fast-check';
 import { MICROS, TICKS_PER_MM } from '../measure';
-import { emptyBook, emptyStore, measure, resolve, type Book, type Item, type Price, type PriceUnit } from '../project'; // prettier-ignore
+import {
+  emptyBook,
+  emptyStore,
+  measure,
+  resolve,
+  type Book,
+  type Item,
+  type Price,
+  type PriceUnit,
+} from '../project';
 import { fromCsv } from '../testing';
 import {
-  allCompared, amountOf, convert, currentOffers, daysBetween, doubtOf, dressedPrice, isStale, needsOf, offerAt, perPurchase, piecesByWeight, seriesOf, thinnable,
-  trendOf, usualPieces, weigh, withDressed,
-} from '.'; // prettier-ignore
+  allCompared,
+  amountOf,
+  convert,
+  currentOffers,
+  daysBetween,
+  doubtOf,
+  dressedPrice,
+  isStale,
+  needsOf,
+  offerAt,
+  perPurchase,
+  piecesByWeight,
+  seriesOf,
+  thinnable,
+  trendOf,
+  usualPieces,
+  weigh,
+  withDressed,
+} from '.';
 
 const board = (section: string, length: string, material = 'pine'): Item => ({
   kind: 'board',
@@ -16,8 +41,19 @@ const board = (section: string, length: string, material = 'pine'): Item => ({
   material,
 });
 const price = (id: string, fields: Partial<Price> = {}): Price => ({
-  id, storeId: 's', item: board('2x4', "8'"), price: 4 * MICROS, unit: 'each', pack: 1, minQty: 1, available: null, date: null, source: 'file', note: '', ...fields,
-}); // prettier-ignore
+  id,
+  storeId: 's',
+  item: board('2x4', "8'"),
+  price: 4 * MICROS,
+  unit: 'each',
+  pack: 1,
+  minQty: 1,
+  available: null,
+  date: null,
+  source: 'file',
+  note: '',
+  ...fields,
+});
 const bookOf = (...prices: Price[]): Book => ({
   ...emptyBook(),
   stores: { s: emptyStore('s', 'Yard', 'USD'), t: emptyStore('t', 'Mill', 'USD') },
@@ -44,20 +80,33 @@ describe('as sold and as compared', () => {
     const units = fc.constantFrom<PriceUnit>('each', 'ft', 'm', 'bf', 'm3', 'sqft', 'm2');
     const sections = fc.constantFrom('1x2', '2x4', '5/4x6', '6x6', '30x90mm', '1-1/2x1-1/2in');
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 1e9 }), units, units, sections, fc.integer({ min: 100, max: 6000 }), (micros, from, to, section, mm) => {
-        const item = { ...board(section, '1m'), length: { text: `${mm}mm`, ticks: mm * TICKS_PER_MM } };
-        const there = convert(micros, item, from, to) ?? NaN;
-        expect(Math.round(convert(there, item, to, from) ?? NaN)).toBe(micros);
-        // As compared per piece is what one purchase costs, where a purchase is one piece.
-        expect(Math.round(convert(micros, item, from, 'each') ?? NaN)).toBe(perPurchase({ item, price: micros, unit: from }));
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.integer({ min: 1, max: 1e9 }),
+        units,
+        units,
+        sections,
+        fc.integer({ min: 100, max: 6000 }),
+        (micros, from, to, section, mm) => {
+          const item = { ...board(section, '1m'), length: { text: `${mm}mm`, ticks: mm * TICKS_PER_MM } };
+          const there = convert(micros, item, from, to) ?? NaN;
+          expect(Math.round(convert(there, item, to, from) ?? NaN)).toBe(micros);
+          // As compared per piece is what one purchase costs, where a purchase is one piece.
+          expect(Math.round(convert(micros, item, from, 'each') ?? NaN)).toBe(
+            perPurchase({ item, price: micros, unit: from }),
+          );
+        },
+      ),
+    );
   });
 
   test('a board is told per piece, per foot and per board foot; in metric per metre and per cubic metre', () => {
     const offer = only(bookOf(price('a')));
     expect(allCompared(offer, 'in', 'USD')).toEqual(['$4.00 a piece', '$0.50 a foot', '$0.75 a board foot']);
-    expect(allCompared(offer, 'mm', 'EUR').map((text) => text.replace(/^\D*[\d.]+ /, ''))).toEqual(['a piece', 'a metre', 'a cubic metre']); // prettier-ignore
+    expect(allCompared(offer, 'mm', 'EUR').map((text) => text.replace(/^\D*[\d.]+ /, ''))).toEqual([
+      'a piece',
+      'a metre',
+      'a cubic metre',
+    ]);
   });
 
   test('a pack by weight brings pieces by the pound: 215 deck screws in 2 lb (common practice)', () => {
@@ -85,17 +134,20 @@ describe('rough wood', () => {
     const offer = only(bookOf(rough()));
     const wanted = { thickness: 20 * TICKS_PER_MM, width: 95 * TICKS_PER_MM };
     // 27 mm x 100 mm x 3 m at 700 a cubic metre, and a quarter more.
-    expect(dressedPrice(offer, offer.tiers[0]?.unitPrice ?? 0, wanted)).toBe(Math.round(0.027 * 0.1 * 3 * 700 * 1.25 * MICROS)); // prettier-ignore
+    expect(dressedPrice(offer, offer.tiers[0]?.unitPrice ?? 0, wanted)).toBe(
+      Math.round(0.027 * 0.1 * 3 * 700 * 1.25 * MICROS),
+    );
     expect(dressedPrice(offer, 1, { ...wanted, thickness: 23 * TICKS_PER_MM })).toBeNull();
     expect(dressedPrice(offer, 1, { ...wanted, width: 156 * TICKS_PER_MM })).toBeNull();
   });
 
   test('it is an offer for each section that the parts need, and none as it lies there', () => {
     const { project, book } = fromCsv({
-      parts: 'part,qty,section,length,material\nSlat,4,20x95mm,800,larch\nPost,2,45x145mm,800,larch\nLath,2,20x45mm,500,pine',
+      parts:
+        'part,qty,section,length,material\nSlat,4,20x95mm,800,larch\nPost,2,45x145mm,800,larch\nLath,2,20x45mm,500,pine',
       prices: 'store,section,length,material,price\nYard,20x95mm,4m,larch,9',
       unit: 'mm',
-    }); // prettier-ignore
+    });
     const { parts } = resolve(project);
     const all = withDressed(currentOffers(bookOf(rough())), parts);
     expect(all.map(({ item }) => item.section)).toEqual(['20x95mm']);
@@ -152,7 +204,12 @@ describe('age, trend and history', () => {
 });
 
 describe('a typed price that may have a slipped point', () => {
-  const typed = (sum: number, item = board('2x4', "8'")) => ({ price: sum * MICROS, unit: 'each' as const, item, pack: 1 }); // prettier-ignore
+  const typed = (sum: number, item = board('2x4', "8'")) => ({
+    price: sum * MICROS,
+    unit: 'each' as const,
+    item,
+    pack: 1,
+  });
 
   test('more than 40 % off the last one is asked about, and exactly 40 % is not', () => {
     const last = only(bookOf(price('a', { price: 5 * MICROS })));
@@ -200,7 +257,13 @@ describe('observations from outside', () => {
   test('what a person typed is never changed unasked, and a row twice is once', () => {
     const typed: Price = { ...held, source: 'typed' };
     expect(meaning({ date: '2026-05-02', price: 5 * MICROS }, typed)).toBe('conflict');
-    const twice = weigh([price('x', { date: '2026-06-01', price: 9 * MICROS }), price('y', { date: '2026-06-01', price: 9 * MICROS })], bookOf(held)); // prettier-ignore
+    const twice = weigh(
+      [
+        price('x', { date: '2026-06-01', price: 9 * MICROS }),
+        price('y', { date: '2026-06-01', price: 9 * MICROS }),
+      ],
+      bookOf(held),
+    );
     expect(twice.map((change) => change.meaning)).toEqual(['changed', 'same']);
   });
 });

@@ -21,7 +21,12 @@ export const doubtOf = (
   last: Offer | null,
   offers: Offer[],
 ): Doubt | null => {
-  const each = convert(typed.price / typed.pack, typed.item, typed.unit === 'pack' ? 'each' : typed.unit, 'each'); // prettier-ignore
+  const each = convert(
+    typed.price / typed.pack,
+    typed.item,
+    typed.unit === 'pack' ? 'each' : typed.unit,
+    'each',
+  );
   if (each === null) return null;
   const expected = last ? pieceBy(last, 'each') : neighbours(typed.item, offers);
   if (expected === null || expected <= 0) return null;

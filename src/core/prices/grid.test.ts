@@ -3,17 +3,18 @@ import { resolve, type Book } from '../project';
 import { currentOffers, filteredRows, gridRows, knownOn, needsOf, NO_FILTER, type GridFilter } from '.';
 
 const { project, book } = fromCsv({
-  parts: 'part,kind,qty,section,length,material,item\nPost,board,2,2x4,60,cedar,\nHook,hardware,4,,,,screw hook',
+  parts:
+    'part,kind,qty,section,length,material,item\nPost,board,2,2x4,60,cedar,\nHook,hardware,4,,,,screw hook',
   prices:
     'store,item,kind,section,length,material,price,unit,pack,available,date\n' +
     "Yard,,board,2x4,8',cedar,9,each,1,,2026-11-20\n" +
-    "Mill,,board,2x4,96in,Cedar,1,ft,1,,2026-08-01\n" +
+    'Mill,,board,2x4,96in,Cedar,1,ft,1,,2026-08-01\n' +
     "Yard,,board,1x4,8',pine,3,each,1,,2026-11-20\n" +
     "Yard,,board,2x10,8',pine,15,each,1,,\n" +
     'Yard,screw hook,hardware,,,,5,pack,20,,2026-11-20\n' +
     'Mill,screw hook,hardware,,,,3,pack,20,0,2026-11-20\n' +
     'Post,screw hook,hardware,,,,20,pack,100,,2026-11-20',
-}); // prettier-ignore
+});
 const rowsOf = (held: Book = book, staleAfter = 60) => {
   const offers = currentOffers(held);
   const needs = needsOf(resolve(project).parts, offers);
@@ -37,8 +38,16 @@ test('the cheapest is by the piece among those in stock, and only where there is
 });
 
 test('an old price marks its row, and so does one of no known day', () => {
-  expect(rowsOf().filter(({ isStale }) => isStale).map(({ name }) => name)).toEqual(['2x4x8 cedar', '2x10x8 pine']); // prettier-ignore
-  expect(rowsOf(book, 365).filter(({ isStale }) => isStale).map(({ name }) => name)).toEqual(['2x10x8 pine']); // prettier-ignore
+  expect(
+    rowsOf()
+      .filter(({ isStale }) => isStale)
+      .map(({ name }) => name),
+  ).toEqual(['2x4x8 cedar', '2x10x8 pine']);
+  expect(
+    rowsOf(book, 365)
+      .filter(({ isStale }) => isStale)
+      .map(({ name }) => name),
+  ).toEqual(['2x10x8 pine']);
 });
 
 test('what a followed store told holds until it was last looked at', () => {

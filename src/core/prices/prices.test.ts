@@ -51,8 +51,19 @@ test('a unit that the item lacks the size for has no price', () => {
 });
 
 const price = (id: string, fields: Partial<Price>): Price => ({
-  id, storeId: 's', item: board('2x4', "8'"), price: 4 * MICROS, unit: 'each', pack: 1, minQty: 1, available: null, date: null, source: 'typed', note: '', ...fields,
-}); // prettier-ignore
+  id,
+  storeId: 's',
+  item: board('2x4', "8'"),
+  price: 4 * MICROS,
+  unit: 'each',
+  pack: 1,
+  minQty: 1,
+  available: null,
+  date: null,
+  source: 'typed',
+  note: '',
+  ...fields,
+});
 const book = (...prices: Price[]): Book => ({
   ...emptyBook(),
   stores: { s: emptyStore('s', 'Yard', 'USD') },
@@ -118,7 +129,11 @@ test('needs gather parts of one section and material, with the offers that fit',
       "store,section,length,material,price,kind,item\nYard,2x4,8',Treated,4,,\nYard,2x4,8',stud,3,,\nPost,,,,2,hardware,Strap  Hinge",
   });
   const needs = needsOf(resolve(project).parts, currentOffers(priced));
-  expect(needs.map(({ name, count, offers }) => [name, count, offers.length])).toEqual([['2x4', 6, 1], ['1x4', 3, 0], ['strap hinge', 2, 1]]); // prettier-ignore
+  expect(needs.map(({ name, count, offers }) => [name, count, offers.length])).toEqual([
+    ['2x4', 6, 1],
+    ['1x4', 3, 0],
+    ['strap hinge', 2, 1],
+  ]);
   expect(needs[0]?.longest).toBe((40 / 12) * TICKS_PER_FOOT);
 });
 
@@ -128,8 +143,18 @@ test('with a table saw a wider board serves a strip, and its price is not missin
     prices: "store,section,length,material,price\nYard,2x4,8',stud,4\nYard,1x4,8',stud,3",
   });
   const { parts } = resolve(project);
-  const ripped = (tools?: string[]) => needsOf(parts, currentOffers(book), tools).map((need) => [need.offers.length, need.ripped.map(({ item }) => item.section)]); // prettier-ignore
-  expect(ripped()).toEqual([[0, []], [0, []]]); // prettier-ignore
+  const ripped = (tools?: string[]) =>
+    needsOf(parts, currentOffers(book), tools).map((need) => [
+      need.offers.length,
+      need.ripped.map(({ item }) => item.section),
+    ]);
+  expect(ripped()).toEqual([
+    [0, []],
+    [0, []],
+  ]);
   // Of 1 1/2 in thick boards alone, and none narrower than the part.
-  expect(ripped(['table-saw'])).toEqual([[0, ['2x4']], [0, []]]); // prettier-ignore
+  expect(ripped(['table-saw'])).toEqual([
+    [0, ['2x4']],
+    [0, []],
+  ]);
 });

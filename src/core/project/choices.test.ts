@@ -1,4 +1,18 @@
-import { apply, applyToBook, chosenOption, copyOption, emptyBook, redo, emptyHistory, remember, resolve, undo, withChanges, type Project, type ProjectChange } from '.'; // prettier-ignore
+import {
+  apply,
+  applyToBook,
+  chosenOption,
+  copyOption,
+  emptyBook,
+  redo,
+  emptyHistory,
+  remember,
+  resolve,
+  undo,
+  withChanges,
+  type Project,
+  type ProjectChange,
+} from '.';
 import { materialOf } from '../wood';
 import { fromCsv } from '../testing';
 
@@ -27,9 +41,13 @@ test('several changes are one step, taken back and made again as one', () => {
 
 test('changes that change nothing, or things that are gone, leave the project as it is', () => {
   expect(withChanges(project, [])).toBe(project);
-  expect(withChanges(project, [{ type: 'editGroup', groupId: 'gone', fields: { materials: ['x'] } }])).toBe(project);
-  expect(withChanges(project, [{ type: 'chooseOption', groupId: frame?.id ?? '', optionId: 'gone' }])).toBe(project);
-}); // prettier-ignore
+  expect(withChanges(project, [{ type: 'editGroup', groupId: 'gone', fields: { materials: ['x'] } }])).toBe(
+    project,
+  );
+  expect(withChanges(project, [{ type: 'chooseOption', groupId: frame?.id ?? '', optionId: 'gone' }])).toBe(
+    project,
+  );
+});
 
 test('a group left for another time is not made, nor is what covers it', () => {
   const made = withChanges(project, changes);
@@ -37,8 +55,19 @@ test('a group left for another time is not made, nor is what covers it', () => {
   expect(resolve(made).parts.map(({ name }) => name)).toEqual(['Post', 'Rail']);
   const finish: ProjectChange = {
     type: 'addExtra',
-    extra: { id: 'f', name: 'Finish', item: '', rule: 'finish', groupId: top?.id ?? '', amount: '', faces: 'all', coats: 1, covers: '60 ft2', note: '' },
-  }; // prettier-ignore
+    extra: {
+      id: 'f',
+      name: 'Finish',
+      item: '',
+      rule: 'finish',
+      groupId: top?.id ?? '',
+      amount: '',
+      faces: 'all',
+      coats: 1,
+      covers: '60 ft2',
+      note: '',
+    },
+  };
   expect(resolve(withChanges(made, [finish])).parts.some(({ id }) => id === 'f')).toBe(false);
   expect(resolve(withChanges(project, [finish])).parts.some(({ id }) => id === 'f')).toBe(true);
 });
@@ -50,9 +79,20 @@ test('another way to make a group: a copy with ids of its own, whose joints are 
   const joined = {
     ...option,
     joints: [
-      { id: 'j', name: '', how: 'through', first: post?.id ?? '', second: rail?.id ?? '', through: 'thickness', into: 'thickness', quantity: 4, each: 2, item: '' },
+      {
+        id: 'j',
+        name: '',
+        how: 'through',
+        first: post?.id ?? '',
+        second: rail?.id ?? '',
+        through: 'thickness',
+        into: 'thickness',
+        quantity: 4,
+        each: 2,
+        item: '',
+      },
     ],
-  } as typeof option; // prettier-ignore
+  } as typeof option;
   const copy = copyOption(joined, 'Other', (id) => `${id}'`);
   const ids = new Set(copy.parts.map(({ id }) => id));
   expect(copy.joints?.every(({ first, second }) => ids.has(first) && ids.has(second))).toBe(true);
@@ -78,8 +118,17 @@ test('what the user says of a material decides the steel that its joints want', 
   const own = { 'brown lumber': { ...materialOf('treated'), name: 'brown lumber' } };
   const option = chosenOption(frame as Project['groups'][number]);
   const joint = {
-    id: 'j', name: 'Rail to post', how: 'through', first: option?.parts[1]?.id ?? '', second: option?.parts[0]?.id ?? '', through: 'thickness', into: 'thickness', quantity: 4, each: 2, item: '',
-  } as const; // prettier-ignore
+    id: 'j',
+    name: 'Rail to post',
+    how: 'through',
+    first: option?.parts[1]?.id ?? '',
+    second: option?.parts[0]?.id ?? '',
+    through: 'thickness',
+    into: 'thickness',
+    quantity: 4,
+    each: 2,
+    item: '',
+  } as const;
   const brown = apply(
     withChanges(project, [
       { type: 'editGroup', groupId: frame?.id ?? '', fields: { materials: ['Brown lumber'] } },
@@ -94,7 +143,13 @@ test('what the user says of a material decides the steel that its joints want', 
 });
 
 test('the book keeps what is said of a material by its name, however that is written', () => {
-  const put = applyToBook(emptyBook(), { type: 'putMaterial', material: { ...materialOf('cedar'), name: 'Old  Cedar' } }, 0)?.document;
+  const put = applyToBook(
+    emptyBook(),
+    { type: 'putMaterial', material: { ...materialOf('cedar'), name: 'Old  Cedar' } },
+    0,
+  )?.document;
   expect(Object.keys(put?.materials ?? {})).toEqual(['old cedar']);
-  expect(applyToBook(put ?? emptyBook(), { type: 'removeMaterial', name: 'OLD cedar' }, 0)?.document.materials).toEqual({});
-}); // prettier-ignore
+  expect(
+    applyToBook(put ?? emptyBook(), { type: 'removeMaterial', name: 'OLD cedar' }, 0)?.document.materials,
+  ).toEqual({});
+});

@@ -211,8 +211,9 @@ const mutate = (draft: ProjectDraft, command: Command, before: Project): void =>
 const putPurchase = (draft: ProjectDraft, purchase: Purchase): void => {
   const index = draft.purchases.findIndex(({ id }) => id === purchase.id);
   if (index < 0) draft.purchases.push(purchase);
-  else if (JSON.stringify(draft.purchases[index]) !== JSON.stringify(purchase)) draft.purchases[index] = purchase;
-}; // prettier-ignore
+  else if (JSON.stringify(draft.purchases[index]) !== JSON.stringify(purchase))
+    draft.purchases[index] = purchase;
+};
 
 type OptionCommand = Extract<Command, { type: 'chooseOption' | 'renameOption' | 'removeOption' }>;
 

@@ -14,7 +14,18 @@ import { inThePiece } from '../budget';
 import { firstPlan, planInput } from '../plan';
 import { fromCsv, must, planCsv } from '../testing';
 import { woodWeight } from '../wood';
-import { apply, measure, resolve, surface, valuesOf, weightOf, type Command, type Extra, type Joint, type Project } from '.'; // prettier-ignore
+import {
+  apply,
+  measure,
+  resolve,
+  surface,
+  valuesOf,
+  weightOf,
+  type Command,
+  type Extra,
+  type Joint,
+  type Project,
+} from '.';
 
 const after = (project: Project, ...commands: Command[]): Project =>
   commands.reduce((held, command) => apply(held, command, 0)?.document ?? held, project);
@@ -35,7 +46,18 @@ const variable = (name: string, formula: string, kind: 'length' | 'number' = 'le
   note: '',
 });
 const height = variable('height', '36');
-const joint: Joint = { id: 'j', name: 'Rail to post', how: 'through', first: rail!.id, second: post!.id, through: 'thickness', into: 'thickness', quantity: 4, each: 2, item: '' }; // prettier-ignore
+const joint: Joint = {
+  id: 'j',
+  name: 'Rail to post',
+  how: 'through',
+  first: rail!.id,
+  second: post!.id,
+  through: 'thickness',
+  into: 'thickness',
+  quantity: 4,
+  each: 2,
+  item: '',
+};
 
 describe('formulas in a project', () => {
   const linked = after(

@@ -62,12 +62,22 @@ const gluedArea = (extra: Extra, project: Project, parts: ResolvedPart[]): Squar
   const glued = (joint: Joint): number => {
     const [first, second] = [byId.get(joint.first), byId.get(joint.second)];
     if (joint.how !== 'nail' || !first || !second) return 0;
-    return joint.quantity * squareMm(Math.min(first.width, second.width) * Math.min(first.width, second.length));
+    return (
+      joint.quantity * squareMm(Math.min(first.width, second.width) * Math.min(first.width, second.length))
+    );
   };
-  return project.groups
-    .filter(({ id }) => extra.groupId === null || id === extra.groupId)
-    .reduce((sum, group) => sum + copiesOf(group) * (chosenOption(group)?.joints ?? []).reduce((area, joint) => area + glued(joint), 0), 0) * project.builds;
-}; // prettier-ignore
+  return (
+    project.groups
+      .filter(({ id }) => extra.groupId === null || id === extra.groupId)
+      .reduce(
+        (sum, group) =>
+          sum +
+          copiesOf(group) *
+            (chosenOption(group)?.joints ?? []).reduce((area, joint) => area + glued(joint), 0),
+        0,
+      ) * project.builds
+  );
+};
 
 /** Works an extra out. Problems: those of its formula, and `covers`. */
 export const resolveExtra = (

@@ -34,7 +34,11 @@ const indexOf = (project: Project): Map<string, Found[]> => {
 };
 
 /** `rail`, `frame.rail`: in the same option, else anywhere among what is made. */
-export const findPart = (project: Project, path: string[], home?: Home): Result<{ part: Part; home: Home }> => {
+export const findPart = (
+  project: Project,
+  path: string[],
+  home?: Home,
+): Result<{ part: Part; home: Home }> => {
   const word = path.at(-1)?.toLowerCase() ?? '';
   const groupName = path.length > 1 ? path[0]?.toLowerCase() : undefined;
   const all = indexOf(project).get(word) ?? [];
@@ -43,7 +47,8 @@ export const findPart = (project: Project, path: string[], home?: Home): Result<
     const own = made?.part ?? home.option.parts.find((part) => identifier(part.name) === word);
     if (own) return ok({ part: own, home });
   }
-  const [first, second] = groupName === undefined ? all : all.filter((found) => identifier(found.home.group.name) === groupName);
+  const [first, second] =
+    groupName === undefined ? all : all.filter((found) => identifier(found.home.group.name) === groupName);
   if (!first) return fail('name', `there is no part ${path.join('.')}`);
   if (second)
     return fail(
@@ -51,7 +56,7 @@ export const findPart = (project: Project, path: string[], home?: Home): Result<
       `${word} is in ${first.home.group.name} and in ${second.home.group.name}; write ${identifier(first.home.group.name)}.${word}`,
     );
   return ok(first);
-}; // prettier-ignore
+};
 
 /** What is made of a group; undefined where there is no such group. */
 export const homeOf = (project: Project, groupId: string | null): Home | undefined => {

@@ -97,7 +97,6 @@ test('typing in one field is one step, a pause begins another', () => {
     [600, 'Pole'],
     [9000, 'Polestar'],
   ] as const)
-    // prettier-ignore
     state = run(state, { type: 'editPart', partId: 'a', fields: { name } }, at);
   expect(state.history.past).toHaveLength(2);
   const once = undo(state.document, state.history);

@@ -1,7 +1,15 @@
 import { formatLength, parseLength, type Ticks } from '../measure';
 import {
-  fastenerFault, fastenerFinish, fastenerItem, fastenerLength, isTreated, NO_OWN, SCREWS_A_BRACKET, type Meeting, type OwnMaterials,
-} from '../wood'; // prettier-ignore
+  fastenerFault,
+  fastenerFinish,
+  fastenerItem,
+  fastenerLength,
+  isTreated,
+  NO_OWN,
+  SCREWS_A_BRACKET,
+  type Meeting,
+  type OwnMaterials,
+} from '../wood';
 import { materialsOf } from './groups';
 import { sidesOf } from './sides';
 import type { Group, Joint, Option, Project } from './types';
@@ -42,7 +50,7 @@ const finishOf = (joint: Joint, option: Option, group: Group, own: OwnMaterials)
         materialsOf(part, group).some((name) => isTreated(name, own)),
     ),
     group.exposure !== 'indoors',
-  ); // prettier-ignore
+  );
 
 /** The length that an item's name says, such as `deck screw 2 1/2 in`; null when it says none. */
 const namedLength = (item: string, project: Project): Ticks | null => {
@@ -74,7 +82,10 @@ export const resolveJoint = (
   const length = (joint.item !== '' && namedLength(joint.item, project)) || byRule;
   const item = joint.item === '' ? fastenerItem(joint.how, byRule, project.unit, finish) : joint.item;
   const count = joint.quantity * joint.each;
-  const bracketScrew = { item: fastenerItem('through', byRule, project.unit, finish), count: count * SCREWS_A_BRACKET };
+  const bracketScrew = {
+    item: fastenerItem('through', byRule, project.unit, finish),
+    count: count * SCREWS_A_BRACKET,
+  };
   const plain = finish !== '' && !/coated|galvani|stainless|bronze|copper|zinc/i.test(item);
   return {
     id: joint.id,
@@ -86,9 +97,11 @@ export const resolveJoint = (
     finish,
     fault:
       fastenerFault(joint.how, length, meeting, project.unit) ??
-      (plain ? `${item}: coated or stainless is wanted here, where it is damp or the wood is treated.` : null),
+      (plain
+        ? `${item}: coated or stainless is wanted here, where it is damp or the wood is treated.`
+        : null),
   };
-}; // prettier-ignore
+};
 
 /** `2 in each of 8 places, through 1 1/2" into 3 1/2"` */
 export const describeJoint = (joint: Joint, resolved: ResolvedJoint, project: Project): string =>

@@ -1,6 +1,19 @@
 import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
 import { nameKey, type Material } from '../wood';
-import type { Book, Category, Extra, Measure, PlanSettings, Price, Project, Purchase, RackEntry, Store, Tool, Work } from './types'; // prettier-ignore
+import type {
+  Book,
+  Category,
+  Extra,
+  Measure,
+  PlanSettings,
+  Price,
+  Project,
+  Purchase,
+  RackEntry,
+  Store,
+  Tool,
+  Work,
+} from './types';
 
 /** A measure in JSON: as it was written, and in millimetres. */
 export interface JsonMeasure {
@@ -61,13 +74,22 @@ export const projectToJson = ({ purchases: _, ...project }: Project): JsonProjec
 type Convert = (sum: number) => number;
 
 /** The sums of money of a project beside its target, converted. */
-const moneyOf = <T extends Json<Pick<Project, 'readyMade' | 'work' | 'budget' | 'baseline'>> & { extras?: Json<Extra>[] }>(
+const moneyOf = <
+  T extends Json<Pick<Project, 'readyMade' | 'work' | 'budget' | 'baseline'>> & { extras?: Json<Extra>[] },
+>(
   { readyMade, work, budget, baseline, extras }: T,
   convert: Convert,
 ) => ({
   ...(readyMade ? { readyMade: readyMade.map((seen) => ({ ...seen, price: convert(seen.price) })) } : {}),
   ...(work ? { work: workWith(work, convert) } : {}),
-  ...(budget ? { budget: { ...budget, ...(budget.byCategory ? { byCategory: sumsWith(budget.byCategory, convert) } : {}) } } : {}),
+  ...(budget
+    ? {
+        budget: {
+          ...budget,
+          ...(budget.byCategory ? { byCategory: sumsWith(budget.byCategory, convert) } : {}),
+        },
+      }
+    : {}),
   ...(baseline
     ? {
         baseline: {
@@ -78,9 +100,13 @@ const moneyOf = <T extends Json<Pick<Project, 'readyMade' | 'work' | 'budget' | 
       }
     : {}),
   ...(extras
-    ? { extras: extras.map((extra) => (extra.price === undefined ? extra : { ...extra, price: convert(extra.price) })) }
+    ? {
+        extras: extras.map((extra) =>
+          extra.price === undefined ? extra : { ...extra, price: convert(extra.price) },
+        ),
+      }
     : {}),
-}); // prettier-ignore
+});
 
 const workWith = (work: Work, convert: Convert): Work => ({
   ...work,
@@ -92,8 +118,11 @@ const workWith = (work: Work, convert: Convert): Work => ({
   ...(work.offer === undefined ? {} : { offer: nullable(work.offer, convert) }),
 });
 
-const sumsWith = (sums: Partial<Record<Category, number>>, convert: Convert): Partial<Record<Category, number>> =>
-  Object.fromEntries(Object.entries(sums).map(([category, sum]) => [category, convert(sum)])); // prettier-ignore
+const sumsWith = (
+  sums: Partial<Record<Category, number>>,
+  convert: Convert,
+): Partial<Record<Category, number>> =>
+  Object.fromEntries(Object.entries(sums).map(([category, sum]) => [category, convert(sum)]));
 
 /** The sums of money of a purchase, converted. */
 const purchaseWith = <T extends JsonPurchase>(purchase: T, convert: Convert): T => ({
@@ -126,11 +155,13 @@ export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): P
   variables: json.variables ?? [],
   extras: [],
   target: nullable(json.target, (target) => fromMain(target, json.currency)),
-  ...measuresIn<Partial<Project>>(moneyOf(json, (sum) => fromMain(sum, json.currency)) as Json<Partial<Project>>),
+  ...measuresIn<Partial<Project>>(
+    moneyOf(json, (sum) => fromMain(sum, json.currency)) as Json<Partial<Project>>,
+  ),
   purchases: measuresIn<Purchase[]>(
     purchases.map((purchase) => purchaseWith(purchase, (sum) => fromMain(sum, json.currency))),
   ),
-}); // prettier-ignore
+});
 
 export const storeToJson = (store: Store): JsonStore => ({
   ...store,
@@ -193,8 +224,13 @@ export const rackToJson = (rack: Book['rack']): JsonRackEntry[] =>
   Object.values(rack ?? {}).map((entry) => valued(measuresOut(entry), toMain));
 
 /** A rack entry with the worth of a piece converted. */
-const valued = <T extends Pick<RackEntry, 'value'>>(entry: T, convert: (sum: number, currency: string) => number): T =>
-  entry.value ? { ...entry, value: { ...entry.value, sum: convert(entry.value.sum, entry.value.currency) } } : entry; // prettier-ignore
+const valued = <T extends Pick<RackEntry, 'value'>>(
+  entry: T,
+  convert: (sum: number, currency: string) => number,
+): T =>
+  entry.value
+    ? { ...entry, value: { ...entry.value, sum: convert(entry.value.sum, entry.value.currency) } }
+    : entry;
 
 /** A measure and a part as JSON has them, for records other than projects. */
 export const measureToJson = (measure: Measure): JsonMeasure => ({

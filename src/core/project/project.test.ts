@@ -95,7 +95,11 @@ test('parts are worked out for all that is built, with the materials of the grou
     ),
   );
   expect(problems).toEqual([]);
-  expect(parts.map(({ count, materials, item: needed }) => [count, materials, needed])).toEqual([[12, ['pine'], 'P0'], [3, ['cedar'], 'P1'], [30, [], 'hook']]); // prettier-ignore
+  expect(parts.map(({ count, materials, item: needed }) => [count, materials, needed])).toEqual([
+    [12, ['pine'], 'P0'],
+    [3, ['cedar'], 'P1'],
+    [30, [], 'hook'],
+  ]);
 });
 
 test('what cannot be worked out is named and left out', () => {

@@ -69,15 +69,28 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
       for (const problem of answer.problems)
         resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
     else if (answer.value.count > 0 && extra.price !== undefined)
-      resolved.beside.push({ extra, item: extra.item || extra.name, count: answer.value.count, price: extra.price, ...filled(answer.value) });
+      resolved.beside.push({
+        extra,
+        item: extra.item || extra.name,
+        count: answer.value.count,
+        price: extra.price,
+        ...filled(answer.value),
+      });
     else if (answer.value.count > 0) {
       const group = project.groups.find(({ id }) => id === extra.groupId);
-      const part = bought(extra.id, extra.name, extra.item || extra.name, answer.value.count, group?.name ?? '', group?.id ?? '');
+      const part = bought(
+        extra.id,
+        extra.name,
+        extra.item || extra.name,
+        answer.value.count,
+        group?.name ?? '',
+        group?.id ?? '',
+      );
       resolved.parts.push({ ...part, ...filled(answer.value) });
     }
   }
   return resolved;
-}; // prettier-ignore
+};
 
 const filled = ({ fill }: ResolvedExtra) => (fill === undefined ? {} : { fill });
 
@@ -100,9 +113,22 @@ const bought = (
   group: string,
   groupId: string,
 ): ResolvedPart => ({
-  id, name, item, count, group, groupId,
-  kind: 'hardware', section: null, thickness: 0, length: 0, width: 0, ends: SQUARE, grain: 'any', shortOk: 0, materials: [],
-}); // prettier-ignore
+  id,
+  name,
+  item,
+  count,
+  group,
+  groupId,
+  kind: 'hardware',
+  section: null,
+  thickness: 0,
+  length: 0,
+  width: 0,
+  ends: SQUARE,
+  grain: 'any',
+  shortOk: 0,
+  materials: [],
+});
 
 /** The fasteners of every joint, and per item the spares for all of them. */
 const fasteners = (project: Project, { problems }: Resolved, own: OwnMaterials): ResolvedPart[] => {

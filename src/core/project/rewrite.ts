@@ -20,14 +20,18 @@ interface Place {
 }
 
 /** Goes to every formula of a project; `to` gives its new text, or null to leave it as it is written. */
-export const rewriteFormulas = (project: Project, to: (text: string, place: Place) => string | null): void => {
+export const rewriteFormulas = (
+  project: Project,
+  to: (text: string, place: Place) => string | null,
+): void => {
   const measure = (held: Measure | null | undefined, home: Home) => {
     if (!held || !isFormula(held.text, project.unit)) return;
     held.text = to(held.text, { home, dimension: 1 }) ?? held.text;
   };
   for (const variable of project.variables)
     variable.formula =
-      to(variable.formula, { home: undefined, dimension: variable.kind === 'length' ? 1 : 0 }) ?? variable.formula;
+      to(variable.formula, { home: undefined, dimension: variable.kind === 'length' ? 1 : 0 }) ??
+      variable.formula;
   for (const group of project.groups)
     for (const option of group.options) {
       const home = { group, option };
@@ -50,7 +54,7 @@ export const rewriteFormulas = (project: Project, to: (text: string, place: Plac
           home: homeOf(project, extra.groupId),
           dimension: EXTRA_DIMENSIONS[extra.rule],
         }) ?? extra.amount;
-}; // prettier-ignore
+};
 
 /** The names of measures that formulas use, in small letters. */
 export const namesUsed = (project: Project): Set<string> => {

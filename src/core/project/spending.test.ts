@@ -30,17 +30,51 @@ test('whatever is known of spending comes back from a project file as it went', 
     ...project,
     target: 30000,
     budget: { byCategory: { wood: 12050, tools: 1999 }, reserve: 0.1, isEach: true, date: '2026-12-24' },
-    baseline: { date: '2026-11-01', trips: 420, lines: [{ item: { ...screws.item, length: measure('40', 'in') }, quantity: 2, paid: 1234, category: 'wood' }] },
+    baseline: {
+      date: '2026-11-01',
+      trips: 420,
+      lines: [
+        { item: { ...screws.item, length: measure('40', 'in') }, quantity: 2, paid: 1234, category: 'wood' },
+      ],
+    },
     dismissed: ['glue:main'],
-    extras: [{ ...emptyExtra('e1'), name: 'drill hire', amount: '1', price: 4501, category: 'tools' }, { ...emptyExtra('e2'), name: 'oil', amount: '1', isOwned: true }],
-    work: { hours: 3, rate: 1550, beside: null, tools: [{ id: 't', name: 'clamp', price: 1099, charge: { way: 'spread', over: 4 } }], travel: { distance: 12, unit: 'km', rate: 35 }, power: { kilowattHours: 2.5, rate: 31 }, margin: 0.3, below: 0.1, offer: 3500 },
+    extras: [
+      { ...emptyExtra('e1'), name: 'drill hire', amount: '1', price: 4501, category: 'tools' },
+      { ...emptyExtra('e2'), name: 'oil', amount: '1', isOwned: true },
+    ],
+    work: {
+      hours: 3,
+      rate: 1550,
+      beside: null,
+      tools: [{ id: 't', name: 'clamp', price: 1099, charge: { way: 'spread', over: 4 } }],
+      travel: { distance: 12, unit: 'km', rate: 35 },
+      power: { kilowattHours: 2.5, rate: 31 },
+      margin: 0.3,
+      below: 0.1,
+      offer: 3500,
+    },
     purchases: [
       {
-        id: 'p', date: '2026-11-03', storeId: '', store: 'Fair', note: '', isOpen: true, receipt: { total: 3300, tax: 211 },
-        lines: [{ ...screws, for: 'screws', note: 'blue box', charge: { way: 'out', over: 1 }, share: { part: 0.5, whole: 6414, with: 'Shelter' }, returned: [{ id: 'r', date: '2026-11-05', quantity: 1, price: 999, tax: 70 }] }],
+        id: 'p',
+        date: '2026-11-03',
+        storeId: '',
+        store: 'Fair',
+        note: '',
+        isOpen: true,
+        receipt: { total: 3300, tax: 211 },
+        lines: [
+          {
+            ...screws,
+            for: 'screws',
+            note: 'blue box',
+            charge: { way: 'out', over: 1 },
+            share: { part: 0.5, whole: 6414, with: 'Shelter' },
+            returned: [{ id: 'r', date: '2026-11-05', quantity: 1, price: 999, tax: 70 }],
+          },
+        ],
       },
     ],
-  }; // prettier-ignore
+  };
   const read = readProjectFile(writeProjectFile(spending, book), 'file');
   expect(read.ok && read.value.project).toEqual(spending);
 });

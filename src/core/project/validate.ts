@@ -22,9 +22,15 @@ export const schemaProblems = (errors: ErrorObject[] | null | undefined): Proble
 const placeOf = (path: string, keyword: string, params: Record<string, unknown>): string => {
   const missing = keyword === 'required' ? `/${String(params['missingProperty'])}` : '';
   const extra = keyword === 'additionalProperties' ? `/${String(params['additionalProperty'])}` : '';
-  const place = `${path}${missing}${extra}`.split('/').slice(1).reduce((text, step) => (/^\d+$/.test(step) ? `${text}[${step}]` : text === '' ? step : `${text}.${step}`), '');
+  const place = `${path}${missing}${extra}`
+    .split('/')
+    .slice(1)
+    .reduce(
+      (text, step) => (/^\d+$/.test(step) ? `${text}[${step}]` : text === '' ? step : `${text}.${step}`),
+      '',
+    );
   return place === '' ? 'the file' : place;
-}; // prettier-ignore
+};
 
 const TYPES: Record<string, string> = {
   string: 'a text',

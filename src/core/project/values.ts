@@ -1,7 +1,17 @@
 import { formatLength, parseLength, type LengthUnit } from '../measure';
 import { at, fail, ok, type Result } from '../result';
 import { parseEnds } from '../wood';
-import { evaluateAs, isWhole, lengthOf, numberOf, readFormula, toNumber, valueOf, type Quantity, type Scope } from './formula'; // prettier-ignore
+import {
+  evaluateAs,
+  isWhole,
+  lengthOf,
+  numberOf,
+  readFormula,
+  toNumber,
+  valueOf,
+  type Quantity,
+  type Scope,
+} from './formula';
 import { findPart, homeOf, type Home } from './findPart';
 import { chosenOption } from './groups';
 import { identifier } from './names';
@@ -147,13 +157,17 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
     once(`part:${part.id}:${said}`, `${identifier(part.name)}.${said}`, () => {
       const measureValue = (measure: Part['length'], what: string): Result<Quantity> => {
         if (!measure) return fail('name', `${part.name} has no ${what}`);
-        return isFormula(measure.text, project.unit) ? quantityIn(measure.text, 1, home) : ok(lengthOf(measure.ticks));
+        return isFormula(measure.text, project.unit)
+          ? quantityIn(measure.text, 1, home)
+          : ok(lengthOf(measure.ticks));
       };
       switch (said) {
         case 'length':
           return measureValue(part.length, 'length');
         case 'count':
-          return part.formulas?.quantity !== undefined ? quantityIn(part.formulas.quantity, 0, home) : ok(numberOf(part.quantity));
+          return part.formulas?.quantity !== undefined
+            ? quantityIn(part.formulas.quantity, 0, home)
+            : ok(numberOf(part.quantity));
         case 'angle': {
           const ends = parseEnds(part.ends);
           if (part.formulas?.angle !== undefined) return quantityIn(part.formulas.angle, 0, home);
@@ -163,7 +177,7 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
           if (part.kind === 'sheet' && said === 'width') return measureValue(part.width, 'width');
           return sideOf(part, home.group, said);
       }
-    }); // prettier-ignore
+    });
 
   const sideOf = (part: Part, group: Group, side: 'thickness' | 'width'): Result<Quantity> => {
     const sides = sidesOf(part, group, project.unit);
@@ -219,10 +233,13 @@ const mapped = (value: Result<Quantity>, to: (value: Quantity) => Result<number>
 const wholeCount = (value: Quantity): Result<number> => {
   const count = toNumber(value.amount);
   if (!isWhole(value.amount))
-    return fail('count', `it comes to ${Number(count.toFixed(3))}, not a whole number; use ceil, floor or round`);
+    return fail(
+      'count',
+      `it comes to ${Number(count.toFixed(3))}, not a whole number; use ceil, floor or round`,
+    );
   if (count < 0) return fail('count', `it comes to ${count}; there is no less than none`);
   return count > MOST_PIECES ? fail('count', `it comes to ${count}; the most is ${MOST_PIECES}`) : ok(count);
-}; // prettier-ignore
+};
 
 /** A fault inside a thing that is named tells which. */
 const named = (name: string, result: Result<Quantity>): Result<Quantity> =>
@@ -245,4 +262,4 @@ export const readMeasure = (
   return ticks.value < 0
     ? fail('negative', `it comes to −${formatLength(-ticks.value, project.unit)}; that is less than nothing`)
     : ok({ text: text.trim(), ticks: ticks.value });
-}; // prettier-ignore
+};

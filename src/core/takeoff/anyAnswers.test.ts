@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { formatLength, type LengthUnit } from '../measure';
 import { apply, emptyProject, resolve, valuesOf, type Project } from '../project';
 import { counter } from '../testing';
-import { checksOf, HELPERS, isAsked, previewMade, sizesOf, toldBefore, weightsOf, type Ask, type Helper, type Told } from '.'; // prettier-ignore
+import {
+  checksOf,
+  HELPERS,
+  isAsked,
+  previewMade,
+  sizesOf,
+  toldBefore,
+  weightsOf,
+  type Ask,
+  type Helper,
+  type Told,
+} from '.';
 
 const newId = counter();
 
@@ -20,11 +31,13 @@ const anyAnswer = (ask: Ask, unit: LengthUnit): fc.Arbitrary<string> => {
       return fc.oneof(fc.integer({ min: 1, max: 12 }).map(String), ...blank);
     case 'length':
       return fc.oneof(
-        fc.integer({ min: 1, max: 2400 }).map((sixteenths) => (unit === 'in' ? `${sixteenths / 16}` : `${sixteenths}`)),
+        fc
+          .integer({ min: 1, max: 2400 })
+          .map((sixteenths) => (unit === 'in' ? `${sixteenths / 16}` : `${sixteenths}`)),
         ...blank,
       );
   }
-}; // prettier-ignore
+};
 
 const anyTold = (helper: Helper, unit: LengthUnit): fc.Arbitrary<Told> =>
   fc.record(Object.fromEntries(helper.asks.map((ask) => [ask.key, anyAnswer(ask, unit)])));
@@ -40,35 +53,44 @@ const inUnits = (['in', 'mm'] as const).flatMap((unit) =>
   HELPERS.map((helper) => [helper.id, unit, helper] as const),
 );
 
-test.each(inUnits)('%s in %s: whatever is answered, it is parts or a sentence, and a drawing that can be drawn', (_id, unit, helper) => {
-  fc.assert(
-    fc.property(anyTold(helper, unit), (told) => {
-      const made = preview(helper, told, unit);
-      if (!made.ok) {
-        for (const { place, sentence } of made.problems) {
-          expect(helper.asks.some((ask) => ask.key === place && isAsked(ask, told))).toBe(true);
-          expect(sentence).not.toBe('');
+test.each(inUnits)(
+  '%s in %s: whatever is answered, it is parts or a sentence, and a drawing that can be drawn',
+  (_id, unit, helper) => {
+    fc.assert(
+      fc.property(anyTold(helper, unit), (told) => {
+        const made = preview(helper, told, unit);
+        if (!made.ok) {
+          for (const { place, sentence } of made.problems) {
+            expect(helper.asks.some((ask) => ask.key === place && isAsked(ask, told))).toBe(true);
+            expect(sentence).not.toBe('');
+          }
+          return;
         }
-        return;
-      }
-      const { project, group, option } = made.value;
-      const sizes = sizesOf(project, group, option);
-      const drawn = helper.draw(sizes).flatMap(({ shapes, dimensions }) => [...shapes.flatMap(({ corners }) => corners.flat()), ...dimensions.flatMap(({ from, to, ticks }) => [...from, ...to, ticks])]);
-      expect(drawn.every(Number.isFinite)).toBe(true);
-      for (const note of helper.notes?.(sizes, (ticks) => formatLength(Math.abs(ticks), unit)) ?? []) expect(note).not.toMatch(/NaN|undefined|Infinity/);
-      // What cannot be made is told in a sentence; nothing is made of less than nothing.
-      const { parts, problems } = resolve(project);
-      for (const { sentence } of problems) expect(sentence).toMatch(/[a-z].*\.?$/i);
-      for (const part of parts) {
-        expect(part.count).toBeGreaterThan(0);
-        if (part.kind !== 'hardware') expect(part.length).toBeGreaterThan(0);
-      }
-      checksOf(project, () => null);
-      expect(Number.isFinite(weightsOf(project).all)).toBe(true);
-    }),
-    { numRuns: 25 },
-  );
-}); // prettier-ignore
+        const { project, group, option } = made.value;
+        const sizes = sizesOf(project, group, option);
+        const drawn = helper
+          .draw(sizes)
+          .flatMap(({ shapes, dimensions }) => [
+            ...shapes.flatMap(({ corners }) => corners.flat()),
+            ...dimensions.flatMap(({ from, to, ticks }) => [...from, ...to, ticks]),
+          ]);
+        expect(drawn.every(Number.isFinite)).toBe(true);
+        for (const note of helper.notes?.(sizes, (ticks) => formatLength(Math.abs(ticks), unit)) ?? [])
+          expect(note).not.toMatch(/NaN|undefined|Infinity/);
+        // What cannot be made is told in a sentence; nothing is made of less than nothing.
+        const { parts, problems } = resolve(project);
+        for (const { sentence } of problems) expect(sentence).toMatch(/[a-z].*\.?$/i);
+        for (const part of parts) {
+          expect(part.count).toBeGreaterThan(0);
+          if (part.kind !== 'hardware') expect(part.length).toBeGreaterThan(0);
+        }
+        checksOf(project, () => null);
+        expect(Number.isFinite(weightsOf(project).all)).toBe(true);
+      }),
+      { numRuns: 25 },
+    );
+  },
+);
 
 test.each(inUnits)('%s in %s: told again what it was told, it makes the same', (_id, unit, helper) => {
   fc.assert(
@@ -76,33 +98,47 @@ test.each(inUnits)('%s in %s: told again what it was told, it makes the same', (
       const made = preview(helper, told, unit);
       if (!made.ok) return;
       const { project, group, option } = made.value;
-      const again = previewMade(helper, toldBefore(helper, option, project), { project, groupName: group.name, groupId: group.id, materials: group.materials, newId });
+      const again = previewMade(helper, toldBefore(helper, option, project), {
+        project,
+        groupName: group.name,
+        groupId: group.id,
+        materials: group.materials,
+        newId,
+      });
       expect(again.ok).toBe(true);
       if (again.ok) expect(again.value.option.parts).toEqual(option.parts);
     }),
     { numRuns: 12 },
   );
-}); // prettier-ignore
+});
 
 /** Fasteners aside: they are called by the unit that the project is read in. */
 const lengthsOf = (project: Project) => {
   const values = valuesOf(project);
   return {
-    parts: resolve(project).parts.filter(({ kind }) => kind !== 'hardware').map(({ name, count, length, width }) => [name, count, length, width]),
-    measures: project.variables.map(({ id, kind }) => (kind === 'length' && values.variables[id]?.ok ? values.variables[id] : null)),
+    parts: resolve(project)
+      .parts.filter(({ kind }) => kind !== 'hardware')
+      .map(({ name, count, length, width }) => [name, count, length, width]),
+    measures: project.variables.map(({ id, kind }) =>
+      kind === 'length' && values.variables[id]?.ok ? values.variables[id] : null,
+    ),
   };
-}; // prettier-ignore
+};
 
 test.each(inUnits)('%s in %s: another unit for the project changes no size', (_id, unit, helper) => {
   fc.assert(
     fc.property(anyTold(helper, unit), (told) => {
       const made = preview(helper, told, unit);
       if (!made.ok) return;
-      const other = apply(made.value.project, { type: 'editProject', fields: { unit: unit === 'in' ? 'mm' : 'in' } }, 0)?.document;
+      const other = apply(
+        made.value.project,
+        { type: 'editProject', fields: { unit: unit === 'in' ? 'mm' : 'in' } },
+        0,
+      )?.document;
       // Sections without a unit are trade sizes or millimetres, by the project: those with one are meant here.
       if (made.value.option.parts.some(({ section }) => !/mm|in$/.test(section) && unit === 'mm')) return;
       expect(other && lengthsOf(other)).toEqual(lengthsOf(made.value.project));
     }),
     { numRuns: 12 },
   );
-}); // prettier-ignore
+});

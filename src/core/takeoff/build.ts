@@ -1,8 +1,22 @@
 import { parseLength, type LengthUnit } from '../measure';
 import {
-  apply, chosenOption, freeVariableName, identifier, isFormula, mapFormula, readFormula, scopeOf, sidesOf, valuesOf, writeFormula,
-  type Command, type Group, type Option, type Project, type Variable,
-} from '../project'; // prettier-ignore
+  apply,
+  chosenOption,
+  freeVariableName,
+  identifier,
+  isFormula,
+  mapFormula,
+  readFormula,
+  scopeOf,
+  sidesOf,
+  valuesOf,
+  writeFormula,
+  type Command,
+  type Group,
+  type Option,
+  type Project,
+  type Variable,
+} from '../project';
 import { ok, type Problem, type Result } from '../result';
 import { parseSection, parseThickness } from '../wood';
 import { toExtra, toJoint, toPart } from './made';
@@ -39,11 +53,14 @@ export const answerFault = (ask: Ask, told: Told, project: Project): string | nu
       return sentence(scopeOf(project)().count(text));
     case 'length': {
       const ticks = scopeOf(project)().length(text);
-      if (!ticks.ok) return isFormula(text, project.unit) && /[\p{L}(*/+]/u.test(text) ? sentence(ticks) : sentence(parseLength(text, project.unit));
+      if (!ticks.ok)
+        return isFormula(text, project.unit) && /[\p{L}(*/+]/u.test(text)
+          ? sentence(ticks)
+          : sentence(parseLength(text, project.unit));
       return ticks.value < 0 ? 'It comes to less than nothing.' : null;
     }
   }
-}; // prettier-ignore
+};
 
 /** All faults of the answers, by key. */
 export const answerFaults = (helper: Helper, told: Told, project: Project): Record<string, string> =>
@@ -80,8 +97,16 @@ const nameMeasures = (
     return held?.startsWith('=') ? project.variables.find(({ id }) => id === held.slice(1)) : undefined;
   };
   const put = (key: string, kind: Variable['kind'], formula: string, note: string): void => {
-    const wanted = taken().some((name) => name.toLowerCase() === key.toLowerCase()) ? `${identifier(groupName)}_${key}` : key;
-    const variable: Variable = own(key) ?? { id: newId(), name: freeVariableName(wanted, taken()), kind, formula, note };
+    const wanted = taken().some((name) => name.toLowerCase() === key.toLowerCase())
+      ? `${identifier(groupName)}_${key}`
+      : key;
+    const variable: Variable = own(key) ?? {
+      id: newId(),
+      name: freeVariableName(wanted, taken()),
+      kind,
+      formula,
+      note,
+    };
     variables.push({ ...variable, kind, formula });
     names.set(key, variable.name);
     kept[key] = `=${variable.id}`;
@@ -108,7 +133,7 @@ const nameMeasures = (
     return names.get(key) ?? key;
   };
   return { variables, nameOf, kept };
-}; // prettier-ignore
+};
 
 const answersOf = (told: Told, helper: Helper, nameOf: (key: string) => string): Answers => ({
   measure: nameOf,
@@ -126,11 +151,14 @@ const withNewNames = (text: string, renamed: Map<string, string>): string => {
   if (!formula.ok) return text;
   return writeFormula(
     mapFormula(formula.value, (part) => {
-      const name = part.type === 'name' && part.path.length === 2 ? renamed.get(part.path[0] ?? '') : undefined;
-      return part.type === 'name' && name !== undefined ? { type: 'name', path: [name, part.path[1] ?? ''] } : null;
+      const name =
+        part.type === 'name' && part.path.length === 2 ? renamed.get(part.path[0] ?? '') : undefined;
+      return part.type === 'name' && name !== undefined
+        ? { type: 'name', path: [name, part.path[1] ?? ''] }
+        : null;
     }),
   );
-}; // prettier-ignore
+};
 
 export interface BuildContext {
   project: Project;
@@ -148,21 +176,30 @@ export interface BuildContext {
 export const buildMade = (helper: Helper, told: Told, context: BuildContext): Result<Command> => {
   const { project, groupId, newId } = context;
   const faults = answerFaults(helper, told, project);
-  const problems = Object.entries(faults).map(([place, sentence]): Problem => ({ code: 'answer', place, sentence }));
+  const problems = Object.entries(faults).map(([place, sentence]): Problem => ({
+    code: 'answer',
+    place,
+    sentence,
+  }));
   if (problems.length > 0) return { ok: false, problems };
   const group = project.groups.find(({ id }) => id === groupId);
   const before = group && chosenOption(group);
   const names = nameMeasures(helper, told, project, context.groupName, before, newId);
   const made = helper.make(answersOf(told, helper, names.nameOf));
-  const held = new Map((before?.parts ?? []).flatMap((part) => (part.role ? [[part.role, part] as const] : [])));
+  const held = new Map(
+    (before?.parts ?? []).flatMap((part) => (part.role ? [[part.role, part] as const] : [])),
+  );
   const renamed = new Map(
-    [...held].flatMap(([role, { name }]) => (identifier(name) === role ? [] : [[role, identifier(name)] as const])),
+    [...held].flatMap(([role, { name }]) =>
+      identifier(name) === role ? [] : [[role, identifier(name)] as const],
+    ),
   );
   const say = (text: string) => withNewNames(text, renamed);
   for (const { key, formula, kind } of made.follows ?? []) {
     const name = names.nameOf(key);
     const variable = names.variables.find((candidate) => candidate.name === name);
-    if (variable) Object.assign(variable, { formula: ownParts(say(formula), context, made), kind: kind ?? 'length' });
+    if (variable)
+      Object.assign(variable, { formula: ownParts(say(formula), context, made), kind: kind ?? 'length' });
   }
   const parts = made.parts
     .filter(({ quantity }) => quantity !== '0')
@@ -174,25 +211,39 @@ export const buildMade = (helper: Helper, told: Told, context: BuildContext): Re
     // What was added by hand stays.
     parts: [...parts, ...(before?.parts.filter(({ role }) => role === undefined) ?? [])],
     joints: [
-      ...made.joints.flatMap((joint) => toJoint(joint, byRole, before?.joints ?? [], say, project.unit, newId)),
+      ...made.joints.flatMap((joint) =>
+        toJoint(joint, byRole, before?.joints ?? [], say, project.unit, newId),
+      ),
       ...(before?.joints?.filter(({ role }) => role === undefined) ?? []),
     ],
     made: { helper: helper.id, answers: names.kept },
   };
   const extras = (made.extras ?? []).map((extra) => toExtra(extra, group?.id ?? '', project, say, newId));
-  if (group)
-    return ok({ type: 'remake', groupId: group.id, option, variables: names.variables, extras });
+  if (group) return ok({ type: 'remake', groupId: group.id, option, variables: names.variables, extras });
   const added: Group = {
-    id: newId(), name: context.groupName, exposure: made.exposure ?? 'indoors', materials: context.materials, chosen: option.id, options: [option],
+    id: newId(),
+    name: context.groupName,
+    exposure: made.exposure ?? 'indoors',
+    materials: context.materials,
+    chosen: option.id,
+    options: [option],
   };
-  return ok({ type: 'addMade', group: added, variables: names.variables, extras: extras.map((extra) => ({ ...extra, groupId: added.id })) });
-}; // prettier-ignore
+  return ok({
+    type: 'addMade',
+    group: added,
+    variables: names.variables,
+    extras: extras.map((extra) => ({ ...extra, groupId: added.id })),
+  });
+};
 
 /** A measure stands outside of its group: parts of the group are named with it. */
 const ownParts = (formula: string, { groupName, project, groupId }: BuildContext, made: Made): string => {
   const roles = new Set(made.parts.map(({ name }) => identifier(name)));
   const group = project.groups.find(({ id }) => id === groupId);
-  const own = new Set([...roles, ...(group ? (chosenOption(group)?.parts ?? []).map(({ name }) => identifier(name)) : [])]);
+  const own = new Set([
+    ...roles,
+    ...(group ? (chosenOption(group)?.parts ?? []).map(({ name }) => identifier(name)) : []),
+  ]);
   const read = readFormula(formula);
   if (!read.ok) return formula;
   return writeFormula(
@@ -202,7 +253,7 @@ const ownParts = (formula: string, { groupName, project, groupId }: BuildContext
         : null,
     ),
   );
-}; // prettier-ignore
+};
 
 /** What a helper was told, to change it: measures by their formula, those of others by their name. */
 export const toldBefore = (helper: Helper, option: Option, project: Project): Told => {
@@ -251,6 +302,7 @@ export const previewMade = (
   const project = apply(context.project, command.value, 0)?.document ?? context.project;
   const group = project.groups.find(({ id }) => id === (context.groupId ?? project.groups.at(-1)?.id));
   const option = group && chosenOption(group);
-  if (!group || !option) return { ok: false, problems: [{ code: 'group', place: '', sentence: 'The group is gone.' }] };
+  if (!group || !option)
+    return { ok: false, problems: [{ code: 'group', place: '', sentence: 'The group is gone.' }] };
   return ok({ project, group, option, command: command.value });
-}; // prettier-ignore
+};

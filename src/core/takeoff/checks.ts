@@ -1,8 +1,17 @@
 import { formatLength, type Ticks } from '../measure';
 import {
-  chosenOption, madeNow, otherHand, resolve, resolveJoint, valuesOf,
-  type Group, type Option, type Part, type Project, type ResolvedPart,
-} from '../project'; // prettier-ignore
+  chosenOption,
+  madeNow,
+  otherHand,
+  resolve,
+  resolveJoint,
+  valuesOf,
+  type Group,
+  type Option,
+  type Part,
+  type Project,
+  type ResolvedPart,
+} from '../project';
 import { NO_OWN, reach, type OwnMaterials } from '../wood';
 import { buildMade, sizesOf, toldBefore } from './build';
 import { helperOf } from './helpers';
@@ -39,7 +48,10 @@ export const checksOf = (
       const problem = problems.find(({ partId }) => partId === part.id);
       if (problem) put(part.id, 'formula', 'bad', problem.sentence);
       else if (part.quantity === 0) put(part.id, 'none', 'look', 'None is needed as things stand.');
-      const sold = parts.filter(({ id, kind }) => id === part.id && kind === 'board').map((resolved) => tooLong(resolved, longestSold(resolved), project)).find((sentence) => sentence !== null);
+      const sold = parts
+        .filter(({ id, kind }) => id === part.id && kind === 'board')
+        .map((resolved) => tooLong(resolved, longestSold(resolved), project))
+        .find((sentence) => sentence !== null);
       if (sold) put(part.id, 'tooLong', 'bad', sold);
       const mirror = mirrorFault(part, option);
       if (mirror) put(part.id, 'mirror', 'look', mirror);
@@ -49,11 +61,13 @@ export const checksOf = (
       const fault = problem?.sentence ?? resolveJoint(joint, option, group, project, own)?.fault;
       if (fault) put(joint.id, 'fastener', problem ? 'bad' : 'look', fault);
     }
-    for (const { code, id, sentence, weight } of helperChecks(project, group, option)) put(id, code, weight, sentence);
-    if (isUnjoined(project, group, option)) put(group.id, 'unjoined', 'look', 'Nothing to join it with yet: add fasteners, or glue.');
+    for (const { code, id, sentence, weight } of helperChecks(project, group, option))
+      put(id, code, weight, sentence);
+    if (isUnjoined(project, group, option))
+      put(group.id, 'unjoined', 'look', 'Nothing to join it with yet: add fasteners, or glue.');
   }
   return checks;
-}; // prettier-ignore
+};
 
 const tooLong = (part: ResolvedPart, longest: Ticks | null, project: Project): string | null => {
   const needed =
@@ -75,9 +89,11 @@ const mirrorFault = (part: Part, option: Option): string | null => {
   // A left without a right, or the other way round, by the names.
   const wanted = otherHand(part.name)?.toLowerCase();
   if (wanted === undefined) return null;
-  const isThere = option.parts.some(({ name, mirrorOf }) => name.toLowerCase() === wanted || mirrorOf === part.id);
+  const isThere = option.parts.some(
+    ({ name, mirrorOf }) => name.toLowerCase() === wanted || mirrorOf === part.id,
+  );
   return isThere || part.mirrorOf !== undefined ? null : `There is no ${wanted} to go with it.`;
-}; // prettier-ignore
+};
 
 /** Rows that do not come out, gaps that are too large, counts that the helper would not make. */
 const helperChecks = (
@@ -93,25 +109,49 @@ const helperChecks = (
   const counted = option.parts.reduce((sum, { quantity }) => sum + quantity, 0);
   for (const { name, total, span, gap, largestGap } of helper.rows?.(sizes) ?? []) {
     if (gap !== null && gap < 0)
-      found.push({ code: 'gap', id: group.id, weight: 'bad', sentence: `${name}: the gap comes to −${size(-gap)}. There are too many, or they are too wide.` });
+      found.push({
+        code: 'gap',
+        id: group.id,
+        weight: 'bad',
+        sentence: `${name}: the gap comes to −${size(-gap)}. There are too many, or they are too wide.`,
+      });
     else if (gap !== null && largestGap !== null && gap > largestGap)
-      found.push({ code: 'gap', id: group.id, weight: 'look', sentence: `${name}: the gap is ${size(gap)}, and ${size(largestGap)} was to be the largest.` });
+      found.push({
+        code: 'gap',
+        id: group.id,
+        weight: 'look',
+        sentence: `${name}: the gap is ${size(gap)}, and ${size(largestGap)} was to be the largest.`,
+      });
     // Gaps are kept in whole ticks: less than a tick apiece is no difference.
     if (Math.abs(total - span) > counted + 4)
-      found.push({ code: 'row', id: group.id, weight: 'look', sentence: `${name}: it adds up to ${size(total)}, and ${size(span)} was asked for.` });
+      found.push({
+        code: 'row',
+        id: group.id,
+        weight: 'look',
+        sentence: `${name}: it adds up to ${size(total)}, and ${size(span)} was asked for.`,
+      });
   }
   const told = toldBefore(helper, option, project);
-  const command = buildMade(helper, told, { project, groupName: group.name, groupId: group.id, materials: group.materials, newId: () => 'check' });
+  const command = buildMade(helper, told, {
+    project,
+    groupName: group.name,
+    groupId: group.id,
+    materials: group.materials,
+    newId: () => 'check',
+  });
   if (!command.ok || command.value.type !== 'remake') return found;
   for (const wanted of command.value.option.parts) {
     const part = option.parts.find(({ role }) => role !== undefined && role === wanted.role);
     if (!part || part.formulas?.quantity === wanted.formulas?.quantity) continue;
-    const count = wanted.formulas?.quantity === undefined ? wanted.quantity : countOf(project, group, option, part, wanted.formulas.quantity);
+    const count =
+      wanted.formulas?.quantity === undefined
+        ? wanted.quantity
+        : countOf(project, group, option, part, wanted.formulas.quantity);
     if (count !== null && count !== part.quantity)
       found.push({ code: 'count', id: part.id, weight: 'look', sentence: `The helper would make ${count}.` });
   }
   return found;
-}; // prettier-ignore
+};
 
 /** What a part's count would be by another formula. */
 const countOf = (
@@ -121,11 +161,19 @@ const countOf = (
   part: Part,
   formula: string,
 ): number | null => {
-  const parts = option.parts.map((held) => (held === part ? { ...held, formulas: { ...held.formulas, quantity: formula } } : held));
-  const other: Group = { ...group, options: group.options.map((held) => (held === option ? { ...held, parts } : held)) };
-  const value = valuesOf({ ...project, groups: project.groups.map((held) => (held === group ? other : held)) }).parts[part.id]?.quantity;
+  const parts = option.parts.map((held) =>
+    held === part ? { ...held, formulas: { ...held.formulas, quantity: formula } } : held,
+  );
+  const other: Group = {
+    ...group,
+    options: group.options.map((held) => (held === option ? { ...held, parts } : held)),
+  };
+  const value = valuesOf({
+    ...project,
+    groups: project.groups.map((held) => (held === group ? other : held)),
+  }).parts[part.id]?.quantity;
   return value?.ok ? value.value : null;
-}; // prettier-ignore
+};
 
 /** Two or more things to put together, and neither fasteners nor glue for them. */
 const isUnjoined = (project: Project, group: Group, option: Option): boolean => {

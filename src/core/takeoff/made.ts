@@ -24,7 +24,10 @@ export const toPart = (
     formulas:
       isCount && !made.angle
         ? undefined
-        : { ...(isCount ? {} : { quantity: say(made.quantity) }), ...(made.angle ? { angle: say(made.angle) } : {}) },
+        : {
+            ...(isCount ? {} : { quantity: say(made.quantity) }),
+            ...(made.angle ? { angle: say(made.angle) } : {}),
+          },
     section: section?.ok ? section.value.name : made.section,
     length: measure(made.length),
     width: made.width === undefined ? null : measure(made.width),
@@ -33,7 +36,7 @@ export const toPart = (
     shows: held?.shows ?? made.shows,
     note: held?.note ?? made.note ?? '',
   };
-}; // prettier-ignore
+};
 
 /** A joint as it is kept; none where one of its parts is not made. */
 export const toJoint = (

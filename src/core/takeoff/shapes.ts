@@ -52,18 +52,52 @@ export const slanted = (role: string, [x1, y1]: Corner, [x2, y2]: Corner, uprigh
   ],
 });
 
-export const length = (key: string, label: string, inches: string, mm: string, more: Partial<Ask> = {}): Ask => ({
-  key, label, kind: 'length', usual: { in: inches, mm }, ...more,
-}); // prettier-ignore
+export const length = (
+  key: string,
+  label: string,
+  inches: string,
+  mm: string,
+  more: Partial<Ask> = {},
+): Ask => ({
+  key,
+  label,
+  kind: 'length',
+  usual: { in: inches, mm },
+  ...more,
+});
 export const count = (key: string, label: string, usual: string, more: Partial<Ask> = {}): Ask => ({
-  key, label, kind: 'count', usual: { in: usual, mm: usual }, ...more,
-}); // prettier-ignore
-export const section = (key: string, label: string, inches: string, mm: string, more: Partial<Ask> = {}): Ask => ({
-  key, label, kind: 'section', usual: { in: inches, mm }, ...more,
-}); // prettier-ignore
-export const sheet = (key: string, label: string, inches: string, mm: string, more: Partial<Ask> = {}): Ask => ({
-  key, label, kind: 'sheet', usual: { in: inches, mm }, ...more,
-}); // prettier-ignore
+  key,
+  label,
+  kind: 'count',
+  usual: { in: usual, mm: usual },
+  ...more,
+});
+export const section = (
+  key: string,
+  label: string,
+  inches: string,
+  mm: string,
+  more: Partial<Ask> = {},
+): Ask => ({
+  key,
+  label,
+  kind: 'section',
+  usual: { in: inches, mm },
+  ...more,
+});
+export const sheet = (
+  key: string,
+  label: string,
+  inches: string,
+  mm: string,
+  more: Partial<Ask> = {},
+): Ask => ({
+  key,
+  label,
+  kind: 'sheet',
+  usual: { in: inches, mm },
+  ...more,
+});
 export const choice = (
   key: string,
   label: string,

@@ -5,33 +5,46 @@ import { counter, must } from '../testing';
 import { HELPERS, helperOf, previewMade, sizesOf, toldBefore, usualAnswers, type Told } from '.';
 
 const newId = counter();
-const made = (id: string, told: Told = {}, unit: LengthUnit = 'in', project = emptyProject('p', 'Case', unit, 'USD')) => {
+const made = (
+  id: string,
+  told: Told = {},
+  unit: LengthUnit = 'in',
+  project = emptyProject('p', 'Case', unit, 'USD'),
+) => {
   const helper = helperOf(id);
   if (!helper) throw new Error(`no helper ${id}`);
   const preview = must(
-    previewMade(helper, { ...usualAnswers(helper, unit), ...told }, { project, groupName: helper.title, materials: [], newId }),
+    previewMade(
+      helper,
+      { ...usualAnswers(helper, unit), ...told },
+      { project, groupName: helper.title, materials: [], newId },
+    ),
   );
   const sizes = sizesOf(preview.project, preview.group, preview.option);
   return { ...preview, helper, sizes, part: sizes.part, measure: sizes.measure };
-}; // prettier-ignore
+};
 const inches = (ticks: number) => ticks / 8128;
 const problemsOf = (project: Project) => resolve(project).problems.map(({ sentence }) => sentence);
 
 describe.each(['in', 'mm'] as const)('in %s', (unit) => {
-  test.each(HELPERS.map(({ id }) => [id]))('%s: its usual answers give parts, rows that come out even and drawings', (id) => {
-    const { project, option, sizes, helper } = made(id, {}, unit);
-    expect(problemsOf(project)).toEqual([]);
-    expect(option.parts.length).toBeGreaterThan(0);
-    for (const row of helper.rows?.(sizes) ?? []) {
-      expect(Math.abs(row.total - row.span)).toBeLessThanOrEqual(60);
-      if (row.gap !== null && row.largestGap !== null) expect(row.gap).toBeLessThanOrEqual(row.largestGap);
-    }
-    const corners = helper.draw(sizes).flatMap(({ shapes }) => shapes.flatMap((shape) => shape.corners));
-    expect(corners.length).toBeGreaterThan(3);
-    expect(corners.flat().every(Number.isFinite)).toBe(true);
-    for (const note of helper.notes?.(sizes, (ticks) => formatLength(ticks, unit)) ?? []) expect(note).not.toMatch(/NaN|undefined/);
-  });
-}); // prettier-ignore
+  test.each(HELPERS.map(({ id }) => [id]))(
+    '%s: its usual answers give parts, rows that come out even and drawings',
+    (id) => {
+      const { project, option, sizes, helper } = made(id, {}, unit);
+      expect(problemsOf(project)).toEqual([]);
+      expect(option.parts.length).toBeGreaterThan(0);
+      for (const row of helper.rows?.(sizes) ?? []) {
+        expect(Math.abs(row.total - row.span)).toBeLessThanOrEqual(60);
+        if (row.gap !== null && row.largestGap !== null) expect(row.gap).toBeLessThanOrEqual(row.largestGap);
+      }
+      const corners = helper.draw(sizes).flatMap(({ shapes }) => shapes.flatMap((shape) => shape.corners));
+      expect(corners.length).toBeGreaterThan(3);
+      expect(corners.flat().every(Number.isFinite)).toBe(true);
+      for (const note of helper.notes?.(sizes, (ticks) => formatLength(ticks, unit)) ?? [])
+        expect(note).not.toMatch(/NaN|undefined/);
+    },
+  );
+});
 
 // The checks below are common practice.
 describe('the arithmetic of the trade: common practice', () => {
@@ -100,12 +113,21 @@ test('steps are even and add up to the rise; the stringer is longer than the slo
 });
 
 test('liner and fill are those of the inside', () => {
-  const { project } = made('raised-box', { length: '6ft', width: '3ft', sizes: 'inside', rows: '2', liner: 'yes', fill: 'yes', board: '2x6', stake_spacing: '' });
+  const { project } = made('raised-box', {
+    length: '6ft',
+    width: '3ft',
+    sizes: 'inside',
+    rows: '2',
+    liner: 'yes',
+    fill: 'yes',
+    board: '2x6',
+    stake_spacing: '',
+  });
   // Volume by definition: 6 x 3 x 11/12 cubic feet, 1.5 a bag. Walls: 18 x 11/12 square feet, 50 a roll.
   const count = (name: string) => resolve(project).parts.find((part) => part.name === name)?.count;
   expect(count('Bag of fill')).toBe(Math.ceil((6 * 3 * (11 / 12)) / 1.5));
   expect(count('Liner')).toBe(1);
-}); // prettier-ignore
+});
 
 describe('laws', () => {
   const span = fc.integer({ min: 200, max: 400_0 }).map((sixteenths) => `${sixteenths / 16}`);
@@ -130,15 +152,21 @@ describe('laws', () => {
 
   test("a frame's parts add up to its outside size", () => {
     fc.assert(
-      fc.property(span, span, fc.constantFrom('2x4', '1x3', '30x90mm'), fc.constantFrom('edge', 'flat'), (length, width, board, stand) => {
-        const { part, measure } = made('frame', { length, width, board, stand });
-        const side = part('long_side')[stand === 'flat' ? 'width' : 'thickness'];
-        fc.pre(part('short_side').length > 0);
-        expect(part('short_side').length + 2 * side).toBe(measure('width'));
-        expect(part('long_side').length).toBe(measure('length'));
-      }),
+      fc.property(
+        span,
+        span,
+        fc.constantFrom('2x4', '1x3', '30x90mm'),
+        fc.constantFrom('edge', 'flat'),
+        (length, width, board, stand) => {
+          const { part, measure } = made('frame', { length, width, board, stand });
+          const side = part('long_side')[stand === 'flat' ? 'width' : 'thickness'];
+          fc.pre(part('short_side').length > 0);
+          expect(part('short_side').length + 2 * side).toBe(measure('width'));
+          expect(part('long_side').length).toBe(measure('length'));
+        },
+      ),
       { numRuns: 40 },
-    ); // prettier-ignore
+    );
   });
 
   test('shelves, uprights and sides add up to the width', () => {
@@ -146,10 +174,11 @@ describe('laws', () => {
       fc.property(span, fc.integer({ min: 0, max: 5 }), (width, uprights) => {
         const { sizes, helper } = made('shelves', { width, uprights: `${uprights}` });
         fc.pre(sizes.part('shelf').length > 0);
-        for (const { total, span: wanted } of helper.rows?.(sizes) ?? []) expect(Math.abs(total - wanted)).toBeLessThanOrEqual(uprights + 1);
+        for (const { total, span: wanted } of helper.rows?.(sizes) ?? [])
+          expect(Math.abs(total - wanted)).toBeLessThanOrEqual(uprights + 1);
       }),
       { numRuns: 40 },
-    ); // prettier-ignore
+    );
   });
 });
 
@@ -176,10 +205,32 @@ test('made anew, it keeps ids, names and what was added by hand, and takes the n
   const leg = option.parts[0];
   const renamed: Project = {
     ...project,
-    groups: [{ ...group, options: [{ ...option, parts: [{ ...leg!, name: 'Post', note: 'the straight ones' }, ...option.parts.slice(1), { ...option.parts[1]!, id: 'own', name: 'Peg', role: undefined }] }] }],
+    groups: [
+      {
+        ...group,
+        options: [
+          {
+            ...option,
+            parts: [
+              { ...leg!, name: 'Post', note: 'the straight ones' },
+              ...option.parts.slice(1),
+              { ...option.parts[1]!, id: 'own', name: 'Peg', role: undefined },
+            ],
+          },
+        ],
+      },
+    ],
   };
   const told = { ...toldBefore(helper, option, project), height: '40' };
-  const again = must(previewMade(helper, told, { project: renamed, groupName: group.name, groupId: group.id, materials: [], newId }));
+  const again = must(
+    previewMade(helper, told, {
+      project: renamed,
+      groupName: group.name,
+      groupId: group.id,
+      materials: [],
+      newId,
+    }),
+  );
   const post = again.option.parts.find(({ id }) => id === leg?.id);
   expect(post).toMatchObject({ name: 'Post', note: 'the straight ones' });
   expect(inches(post?.length?.ticks ?? 0)).toBe(38.5);
@@ -188,13 +239,17 @@ test('made anew, it keeps ids, names and what was added by hand, and takes the n
   // Formulas mean the renamed part by its new name.
   expect(again.option.parts[1]?.length?.text).toContain('post.width');
   expect(Object.values(valuesOf(again.project).variables).every(({ ok }) => ok)).toBe(true);
-}); // prettier-ignore
+});
 
 test('answers that are missing or wrong are told, each at its place', () => {
   const helper = helperOf('slats');
-  const result = previewMade(helper!, { ...usualAnswers(helper!, 'in'), span: '', slat: '9x9', largest_gap: 'wide' }, { project: emptyProject('p', 'Case', 'in', 'USD'), groupName: 'Slats', materials: [], newId: counter() });
+  const result = previewMade(
+    helper!,
+    { ...usualAnswers(helper!, 'in'), span: '', slat: '9x9', largest_gap: 'wide' },
+    { project: emptyProject('p', 'Case', 'in', 'USD'), groupName: 'Slats', materials: [], newId: counter() },
+  );
   expect(!result.ok && result.problems.map(({ place }) => place)).toEqual(['span', 'slat', 'largest_gap']);
-}); // prettier-ignore
+});
 
 test('a deleted group takes its measures along, but those that others use', () => {
   const first = made('legs');

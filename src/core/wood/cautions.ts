@@ -69,7 +69,8 @@ export const CAUTIONS: Caution[] = [
   {
     id: 'ripping',
     title: 'Ripping on a table saw',
-    sentence: 'Guard and riving knife on, push stick in hand, nobody behind the board. The saw’s manual comes first.',
+    sentence:
+      'Guard and riving knife on, push stick in hand, nobody behind the board. The saw’s manual comes first.',
     source: PRACTICE,
     when: ({ rips }) => rips,
   },
@@ -90,35 +91,40 @@ export const CAUTIONS: Caution[] = [
   {
     id: 'heavy',
     title: 'Heavy to carry',
-    sentence: 'Whole sheets and heavy or wet boards want two people. Tie the load down, and mark what sticks out by the road rules.',
+    sentence:
+      'Whole sheets and heavy or wet boards want two people. Tie the load down, and mark what sticks out by the road rules.',
     source: PRACTICE,
     when: ({ heaviest, large }) => large || heaviest >= TWO_PEOPLE,
   },
   {
     id: 'tipping',
     title: 'Tall: fix it to the wall',
-    sentence: 'What stands tall tips when it is climbed or loaded high: fasten it to studs or masonry, as local codes ask.',
+    sentence:
+      'What stands tall tips when it is climbed or loaded high: fasten it to studs or masonry, as local codes ask.',
     source: PRACTICE,
     when: ({ tall }) => tall >= TALL,
   },
   {
     id: 'people',
     title: 'Carries people',
-    sentence: 'Billet does not reckon strength. What people sit, climb or sleep on wants a proven design, and local codes where they apply.',
+    sentence:
+      'Billet does not reckon strength. What people sit, climb or sleep on wants a proven design, and local codes where they apply.',
     source: PRACTICE,
     when: ({ carriesPeople }) => carriesPeople,
   },
   {
     id: 'heat',
     title: 'Near heat',
-    sentence: 'Keep wood away from stoves, flues and heaters as their manuals and local codes say; ask a licensed installer.',
+    sentence:
+      'Keep wood away from stoves, flues and heaters as their manuals and local codes say; ask a licensed installer.',
     source: PRACTICE,
     when: ({ nearHeat }) => nearHeat,
   },
-]; // prettier-ignore
+];
 
 /** Words in the names of a project and its groups that tell what it carries, or stands by. */
-const PEOPLE = /\b(seats?|stool|steps?|stairs?|ladder|loft|bunk|swing|deck|platform|bridge|climb\w*|rail(?:ing)?s? for people)\b/i; // prettier-ignore
+const PEOPLE =
+  /\b(seats?|stool|steps?|stairs?|ladder|loft|bunk|swing|deck|platform|bridge|climb\w*|rail(?:ing)?s? for people)\b/i;
 const HEAT = /\b(stove|oven|heater|fire ?place|hearth|flue|sauna|grill|kiln|boiler)\b/i;
 
 export const carriesPeople = (names: string[]): boolean => names.some((name) => PEOPLE.test(name));

@@ -21,9 +21,14 @@ test('a through fastener is longer than the first piece and shorter than both, f
     for (const first of [1 / 4, 1 / 2, 5 / 8, 3 / 4, 1, 1.5, 2.5])
       for (const second of [3 / 4, 1, 1.5, 2.5, 3.5, 30]) {
         const length = fastenerLength(how, meeting(first, second), 'in');
-        expect([how, first, second, fastenerFault(how, length, meeting(first, second), 'in')]).toEqual([how, first, second, null]);
+        expect([how, first, second, fastenerFault(how, length, meeting(first, second), 'in')]).toEqual([
+          how,
+          first,
+          second,
+          null,
+        ]);
       }
-}); // prettier-ignore
+});
 
 test('metric lengths', () => {
   expect(fastenerLength('through', { first: fromMm(20), second: fromMm(45) }, 'mm')).toBe(fromMm(50));

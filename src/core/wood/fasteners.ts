@@ -92,11 +92,12 @@ export const fastenerFault = (
       ? `A ${size(length)} pocket screw pokes through ${size(second)}.`
       : null;
   const behind = how === 'bracket' ? Math.min(first, second) : first + second;
-  if (length >= behind) return `A ${size(length)} ${how === 'nail' ? 'nail' : 'screw'} pokes through ${size(behind)} of wood.`;
+  if (length >= behind)
+    return `A ${size(length)} ${how === 'nail' ? 'nail' : 'screw'} pokes through ${size(behind)} of wood.`;
   if (how !== 'bracket' && length <= first)
     return `A ${size(length)} ${how === 'nail' ? 'nail' : 'screw'} does not hold: the first piece is ${size(first)} thick.`;
   return null;
-}; // prettier-ignore
+};
 
 /** One fastener for a narrow piece, two for most, three from 7 in wide: rule of thumb, from memory. */
 export const fastenersEach = (width: Ticks): number =>

@@ -1,5 +1,22 @@
 import { fromInches, toMm } from '../measure';
-import { cautionsFor, choosingNotes, coverage, differByGrade, finishSuits, fitnessOf, gradeRank, isFinish, lifeOf, materialOf, wantsFinish, woodWeight, type AtHand, type Exposure, type Setting, type Verdict } from '.'; // prettier-ignore
+import {
+  cautionsFor,
+  choosingNotes,
+  coverage,
+  differByGrade,
+  finishSuits,
+  fitnessOf,
+  gradeRank,
+  isFinish,
+  lifeOf,
+  materialOf,
+  wantsFinish,
+  woodWeight,
+  type AtHand,
+  type Exposure,
+  type Setting,
+  type Verdict,
+} from '.';
 
 const at = (exposure: Exposure, more: Partial<Setting> = {}): Setting => ({
   exposure,
@@ -10,12 +27,20 @@ const at = (exposure: Exposure, more: Partial<Setting> = {}): Setting => ({
 const verdict = (name: string, setting: Setting): Verdict => fitnessOf(materialOf(name), setting).verdict;
 
 test('a name on a tag is a species, a treatment and a grade, each by itself', () => {
-  expect(materialOf('treated pine stud')).toMatchObject({ species: 'pine', treatment: 'pressure-treated', grade: 'stud' });
-  expect(materialOf('Cedar  picket')).toMatchObject({ species: 'western redcedar', treatment: '', grade: '' });
+  expect(materialOf('treated pine stud')).toMatchObject({
+    species: 'pine',
+    treatment: 'pressure-treated',
+    grade: 'stud',
+  });
+  expect(materialOf('Cedar  picket')).toMatchObject({
+    species: 'western redcedar',
+    treatment: '',
+    grade: '',
+  });
   expect(materialOf('select pine')).toMatchObject({ species: 'pine', grade: 'select or premium' });
   expect(materialOf('whatever')).toMatchObject({ species: 'spruce-pine-fir', grade: '' });
   expect(materialOf('fibreboard').panel).toBe('fibreboard');
-}); // prettier-ignore
+});
 
 test('what the user says of a name holds before its words', () => {
   const own = {
@@ -108,15 +133,22 @@ test('cedar may stay bare outdoors; pine wants a finish and lasts longer with on
 });
 
 test('finishes by their tags: what they are for, and what a can covers (150 to 350 ft2 a gallon: common practice)', () => {
-  expect([isFinish('outdoor stain quart'), isFinish('wood glue'), isFinish('paint brush')]).toEqual([true, false, false]);
-  expect([finishSuits('outdoor stain', 'ground'), finishSuits('clear finish quart', 'outdoors')]).toEqual([true, false]);
+  expect([isFinish('outdoor stain quart'), isFinish('wood glue'), isFinish('paint brush')]).toEqual([
+    true,
+    false,
+    false,
+  ]);
+  expect([finishSuits('outdoor stain', 'ground'), finishSuits('clear finish quart', 'outdoors')]).toEqual([
+    true,
+    false,
+  ]);
   const feet = (name: string) => (coverage(name) ?? 0) / 304.8 ** 2;
   expect(feet('deck stain gallon')).toBeGreaterThanOrEqual(150);
   expect(feet('deck stain gallon')).toBeLessThanOrEqual(350);
   expect(feet('deck stain quart') * 4).toBeCloseTo(feet('deck stain gallon'));
   expect(coverage('glaze 0.75 l')).toBeGreaterThan(0);
   expect(coverage('wax tin')).toBeNull();
-}); // prettier-ignore
+});
 
 test('notes for choosing: wane first for studs, moisture first for treated wood, faces for sheets, each once', () => {
   expect(choosingNotes(materialOf('stud'))[0]).toMatch(/^Wane/);
@@ -128,9 +160,18 @@ test('notes for choosing: wane first for studs, moisture first for treated wood,
 });
 
 const NOTHING: AtHand = {
-  treated: false, nearFood: false, fibreboard: false, rips: false, narrowestStrip: null, saws: false, heaviest: 0,
-  large: false, tall: 0, carriesPeople: false, nearHeat: false,
-}; // prettier-ignore
+  treated: false,
+  nearFood: false,
+  fibreboard: false,
+  rips: false,
+  narrowestStrip: null,
+  saws: false,
+  heaviest: 0,
+  large: false,
+  tall: 0,
+  carriesPeople: false,
+  nearHeat: false,
+};
 
 test.each<[string, Partial<AtHand>, string[]]>([
   ['nothing at hand', {}, []],

@@ -93,21 +93,37 @@ const panelIn = ({ panel, species }: Material, exposure: Exposure): Fitness => {
       : say('unfit', `${capital(species)} swells where it is damp.`, PRACTICE);
   return panel === 'outdoor plywood' && exposure === 'outdoors'
     ? say('finish', 'Outdoor plywood wants paint, its edges first.', PRACTICE)
-    : say('unfit', `${capital(species)} swells and comes apart ${exposure === 'ground' ? 'in the ground' : 'outdoors'}.`, PRACTICE);
-}; // prettier-ignore
+    : say(
+        'unfit',
+        `${capital(species)} swells and comes apart ${exposure === 'ground' ? 'in the ground' : 'outdoors'}.`,
+        PRACTICE,
+      );
+};
 
 const nearFood = (material: Material, { nearFood: isNear, treatedNearFood, exposure }: Setting): Fitness => {
   if (!isNear) return FIT;
   if (material.decay === 'treated')
     return treatedNearFood === 'avoid'
-      ? say('differ', 'Builders differ: many keep treated wood away from food and its soil, and take cedar or redwood there; others accept today’s copper treatments with a liner.', PRACTICE)
+      ? say(
+          'differ',
+          'Builders differ: many keep treated wood away from food and its soil, and take cedar or redwood there; others accept today’s copper treatments with a liner.',
+          PRACTICE,
+        )
       : say('fit', 'Line it, so that the soil does not touch it.', PRACTICE);
   if (material.panel)
-    return say('unfit', `${capital(material.species)} holds glue, and is not for food or its soil.`, PRACTICE);
+    return say(
+      'unfit',
+      `${capital(material.species)} holds glue, and is not for food or its soil.`,
+      PRACTICE,
+    );
   return material.decay === 'slight' && exposure !== 'indoors'
-    ? say('short', `${capital(material.species)} may touch food and soil, and is short-lived there.`, PRACTICE)
+    ? say(
+        'short',
+        `${capital(material.species)} may touch food and soil, and is short-lived there.`,
+        PRACTICE,
+      )
     : FIT;
-}; // prettier-ignore
+};
 
 /** Years that a thing of a material stands: a range, by rule of thumb, from memory. */
 export interface Life {

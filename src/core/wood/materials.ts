@@ -1,5 +1,16 @@
 import { byText } from '../byText';
-import { GRADES, SPECIES, TREATED_SPECIES, TREATMENTS, USUAL_SPECIES, type Decay, type Grade, type Panel, type Species, type Treatment } from './species'; // prettier-ignore
+import {
+  GRADES,
+  SPECIES,
+  TREATED_SPECIES,
+  TREATMENTS,
+  USUAL_SPECIES,
+  type Decay,
+  type Grade,
+  type Panel,
+  type Species,
+  type Treatment,
+} from './species';
 
 /** The wood colours of the drawings: by material, never by piece. */
 export type WoodTone = 'softwood' | 'treated' | 'cedar' | 'larch' | 'sheet' | 'fibreboard';

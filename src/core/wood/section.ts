@@ -35,7 +35,16 @@ const ACTUAL_THICKNESS: Record<string, number> = {
   '4': 3.5,
   '6': 5.5,
 };
-const ACTUAL_WIDTH: Record<string, number> = { '2': 1.5, '3': 2.5, '4': 3.5, '5': 4.5, '6': 5.5, '8': 7.25, '10': 9.25, '12': 11.25 }; // prettier-ignore
+const ACTUAL_WIDTH: Record<string, number> = {
+  '2': 1.5,
+  '3': 2.5,
+  '4': 3.5,
+  '5': 4.5,
+  '6': 5.5,
+  '8': 7.25,
+  '10': 9.25,
+  '12': 11.25,
+};
 
 const TRADE = /^(\d+(?:\/\d+)?) ?x ?(\d+)$/;
 const UNIT = '(mm|cm|m|in|inch|inches|")';

@@ -29,24 +29,120 @@ const HANDBOOK =
 const PANELS = 'from memory; panels differ by maker';
 
 export const SPECIES: Species[] = [
-  // prettier-ignore
-  { name: 'fibreboard', short: 'fibreboard', words: /mdf|fibre ?board|fiber ?board|hardboard/i, density: 0.75, decay: 'slight', panel: 'fibreboard', note: 'Heavy; screws hold poorly in its edges, and it swells when wet.', source: PANELS },
-  // prettier-ignore
-  { name: 'strand or particle board', short: 'strand board', words: /osb|particle|chip ?board/i, density: 0.65, decay: 'slight', panel: 'strand board', note: 'Rough, and swells at its edges when wet.', source: PANELS },
-  // prettier-ignore
-  { name: 'outdoor plywood', short: 'outdoor ply', words: /(marine|exterior|outdoor).*(ply|panel|sheet)|ply.*(marine|exterior|outdoor)/i, density: 0.55, decay: 'slight', panel: 'outdoor plywood', note: 'Its glue stands water; its edges do not.', source: PANELS },
-  // prettier-ignore
-  { name: 'birch plywood', short: 'birch ply', words: /birch/i, density: 0.65, decay: 'slight', panel: 'plywood', note: 'Few voids, a fine face, a good edge.', source: PANELS },
-  // prettier-ignore
-  { name: 'plywood', short: 'plain ply', words: /ply|sheet|panel/i, density: 0.55, decay: 'slight', panel: 'plywood', note: 'A rougher face and more voids: fill and sand.', source: PANELS },
-  { name: 'redwood', short: 'redwood', words: /redwood/i, density: 0.38, decay: 'resistant', note: 'Sold in some regions only.', source: HANDBOOK },
-  { name: 'western redcedar', short: 'cedar', words: /cedar/i, density: 0.32, decay: 'resistant', note: 'Light and soft; fence pickets are its cheap form.', source: HANDBOOK },
-  { name: 'Douglas-fir', short: 'Douglas-fir', words: /douglas/i, density: 0.48, decay: 'moderate', note: 'Strong; undried stock checks as it dries.', source: HANDBOOK },
-  { name: 'larch', short: 'larch', words: /larch/i, density: 0.52, decay: 'moderate', note: 'Hard and heavy; pilot holes near ends.', source: HANDBOOK },
-  { name: 'southern pine', short: 'southern pine', words: /southern|yellow pine/i, density: 0.51, decay: 'slight', note: 'Strong and heavy.', source: HANDBOOK },
-  { name: 'pine', short: 'pine', words: /pine/i, density: 0.4, decay: 'slight', note: 'Stains to look dearer; sand it well.', source: HANDBOOK },
-  { name: 'spruce-pine-fir', short: 'spruce', words: /spruce|stud|fir\b|whitewood/i, density: 0.42, decay: 'slight', note: 'The cheapest and softest choice.', source: HANDBOOK },
-]; // prettier-ignore
+  {
+    name: 'fibreboard',
+    short: 'fibreboard',
+    words: /mdf|fibre ?board|fiber ?board|hardboard/i,
+    density: 0.75,
+    decay: 'slight',
+    panel: 'fibreboard',
+    note: 'Heavy; screws hold poorly in its edges, and it swells when wet.',
+    source: PANELS,
+  },
+  {
+    name: 'strand or particle board',
+    short: 'strand board',
+    words: /osb|particle|chip ?board/i,
+    density: 0.65,
+    decay: 'slight',
+    panel: 'strand board',
+    note: 'Rough, and swells at its edges when wet.',
+    source: PANELS,
+  },
+  {
+    name: 'outdoor plywood',
+    short: 'outdoor ply',
+    words: /(marine|exterior|outdoor).*(ply|panel|sheet)|ply.*(marine|exterior|outdoor)/i,
+    density: 0.55,
+    decay: 'slight',
+    panel: 'outdoor plywood',
+    note: 'Its glue stands water; its edges do not.',
+    source: PANELS,
+  },
+  {
+    name: 'birch plywood',
+    short: 'birch ply',
+    words: /birch/i,
+    density: 0.65,
+    decay: 'slight',
+    panel: 'plywood',
+    note: 'Few voids, a fine face, a good edge.',
+    source: PANELS,
+  },
+  {
+    name: 'plywood',
+    short: 'plain ply',
+    words: /ply|sheet|panel/i,
+    density: 0.55,
+    decay: 'slight',
+    panel: 'plywood',
+    note: 'A rougher face and more voids: fill and sand.',
+    source: PANELS,
+  },
+  {
+    name: 'redwood',
+    short: 'redwood',
+    words: /redwood/i,
+    density: 0.38,
+    decay: 'resistant',
+    note: 'Sold in some regions only.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'western redcedar',
+    short: 'cedar',
+    words: /cedar/i,
+    density: 0.32,
+    decay: 'resistant',
+    note: 'Light and soft; fence pickets are its cheap form.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'Douglas-fir',
+    short: 'Douglas-fir',
+    words: /douglas/i,
+    density: 0.48,
+    decay: 'moderate',
+    note: 'Strong; undried stock checks as it dries.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'larch',
+    short: 'larch',
+    words: /larch/i,
+    density: 0.52,
+    decay: 'moderate',
+    note: 'Hard and heavy; pilot holes near ends.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'southern pine',
+    short: 'southern pine',
+    words: /southern|yellow pine/i,
+    density: 0.51,
+    decay: 'slight',
+    note: 'Strong and heavy.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'pine',
+    short: 'pine',
+    words: /pine/i,
+    density: 0.4,
+    decay: 'slight',
+    note: 'Stains to look dearer; sand it well.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'spruce-pine-fir',
+    short: 'spruce',
+    words: /spruce|stud|fir\b|whitewood/i,
+    density: 0.42,
+    decay: 'slight',
+    note: 'The cheapest and softest choice.',
+    source: HANDBOOK,
+  },
+];
 
 /** What a name that says nothing is taken for. */
 export const USUAL_SPECIES = SPECIES.find(({ name }) => name === 'spruce-pine-fir') as Species;
@@ -64,8 +160,12 @@ export interface Treatment {
 const AWPA = 'AWPA U1 use categories: UC3B above ground, UC4A ground contact (from memory)';
 
 export const TREATMENTS: Treatment[] = [
-  // prettier-ignore
-  { name: 'treated for ground contact', words: /uc4|(treated|pressure).*ground|ground.*(treated|pressure)/i, inGround: true, source: AWPA },
+  {
+    name: 'treated for ground contact',
+    words: /uc4|(treated|pressure).*ground|ground.*(treated|pressure)/i,
+    inGround: true,
+    source: AWPA,
+  },
   { name: 'treated for above ground', words: /uc3|above ground/i, inGround: false, source: AWPA },
   { name: 'pressure-treated', words: /treated|pressure/i, inGround: null, source: AWPA },
 ];

@@ -23,11 +23,23 @@ const section = (text: string, bare: 'in' | 'mm' | null = null) => {
 
 // American Softwood Lumber Standard, PS 20: nominal to actual inches, dry and dressed.
 test.each([
-  ['1x2', 0.75, 1.5], ['1x6', 0.75, 5.5], ['5/4x6', 1, 5.5], ['2x2', 1.5, 1.5], ['2x3', 1.5, 2.5], ['2x4', 1.5, 3.5], ['2x5', 1.5, 4.5],
-  ['2x6', 1.5, 5.5], ['2x8', 1.5, 7.25], ['2x10', 1.5, 9.25], ['2x12', 1.5, 11.25], ['3x4', 2.5, 3.5], ['4x4', 3.5, 3.5], ['6x6', 5.5, 5.5],
+  ['1x2', 0.75, 1.5],
+  ['1x6', 0.75, 5.5],
+  ['5/4x6', 1, 5.5],
+  ['2x2', 1.5, 1.5],
+  ['2x3', 1.5, 2.5],
+  ['2x4', 1.5, 3.5],
+  ['2x5', 1.5, 4.5],
+  ['2x6', 1.5, 5.5],
+  ['2x8', 1.5, 7.25],
+  ['2x10', 1.5, 9.25],
+  ['2x12', 1.5, 11.25],
+  ['3x4', 2.5, 3.5],
+  ['4x4', 3.5, 3.5],
+  ['6x6', 5.5, 5.5],
 ])('%s is %d x %d inches (PS 20)', (name, thickness, width) => {
   expect(section(name)).toMatchObject({ name, thickness: fromInches(thickness), width: fromInches(width) });
-}); // prettier-ignore
+});
 
 test('actual sizes, written either way round and with any sign between', () => {
   expect(section('30x90mm')).toMatchObject({ name: '30x90mm', thickness: fromMm(30), width: fromMm(90) });

@@ -48,7 +48,12 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
     notify({ text: `${item} is in the project.`, action: { label: 'Undo', run: undo } });
     onClose();
   };
-  const priceFault = typed && !typed.ok ? (typed.problems[0]?.sentence ?? null) : isTried && !typed && !sold && item !== '' ? 'No store of the price book has it by that name; write what one costs.' : null;
+  const priceFault =
+    typed && !typed.ok
+      ? (typed.problems[0]?.sentence ?? null)
+      : isTried && !typed && !sold && item !== ''
+        ? 'No store of the price book has it by that name; write what one costs.'
+        : null;
   return (
     <Detail
       title="Something else to buy"
@@ -62,22 +67,56 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
         </>
       }
     >
-      <TextField label="What it is" value={name} onChange={setName} autoFocus onSubmitEditing={() => add(false)} error={isTried && item === '' ? 'Say what it is, such as wood glue or drill hire.' : null} help="Such as wood glue, sandpaper, a blade, concrete, drill hire." />
+      <TextField
+        label="What it is"
+        value={name}
+        onChange={setName}
+        autoFocus
+        onSubmitEditing={() => add(false)}
+        error={isTried && item === '' ? 'Say what it is, such as wood glue or drill hire.' : null}
+        help="Such as wood glue, sandpaper, a blade, concrete, drill hire."
+      />
       {alike.length > 0 ? (
         <View style={styles.alike} role="group" aria-label="In the price book">
           {alike.slice(0, 6).map((known) => (
-            <Button key={known} mode="outlined" compact accessibilityLabel={`Take ${known}`} onPress={() => setName(known)}>
+            <Button
+              key={known}
+              mode="outlined"
+              compact
+              accessibilityLabel={`Take ${known}`}
+              onPress={() => setName(known)}
+            >
               {known}
             </Button>
           ))}
         </View>
       ) : null}
-      <Counter label="How many" value={quantity} onChange={setQuantity} error={count.ok ? null : (count.problems[0]?.sentence ?? null)} />
-      {sold && !typed ? <Words tone="soft">The price book has it: it is bought where that is cheapest.</Words> : null}
-      <TextField label={`One costs, with tax, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={() => add(false)} error={priceFault} help={sold ? 'Blank: as the price book says.' : null} />
-      <Choice label="Its money goes into" value={category} options={CATEGORIES.map((value) => ({ value, label: capital(value) }))} onChange={setChosen} />
+      <Counter
+        label="How many"
+        value={quantity}
+        onChange={setQuantity}
+        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+      />
+      {sold && !typed ? (
+        <Words tone="soft">The price book has it: it is bought where that is cheapest.</Words>
+      ) : null}
+      <TextField
+        label={`One costs, with tax, ${symbol(currency).trim()}`}
+        value={price}
+        onChange={setPrice}
+        inputMode="decimal"
+        onSubmitEditing={() => add(false)}
+        error={priceFault}
+        help={sold ? 'Blank: as the price book says.' : null}
+      />
+      <Choice
+        label="Its money goes into"
+        value={category}
+        options={CATEGORIES.map((value) => ({ value, label: capital(value) }))}
+        onChange={setChosen}
+      />
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({ alike: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 } });

@@ -104,7 +104,9 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
   const letters = partLetters(project);
   const noun = layout.kind === 'sheet' ? 'Sheet' : 'Board';
   const size =
-    layout.kind === 'sheet' ? sides(layout.length, layout.width, unit) : formatStockLength(layout.length, unit);
+    layout.kind === 'sheet'
+      ? sides(layout.length, layout.width, unit)
+      : formatStockLength(layout.length, unit);
   const from = 'owned' in layout.source ? ownedWords(layout.source.owned, project) : layout.source.store;
   const pieces = layout.pieces.map((piece, index) => ({
     key: `${index}`,
@@ -161,24 +163,45 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
         })}
       </View>
       <Words size="small" tone="soft">
-        {[...layout.storeCuts.map((cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`), `${capital(left)}.`].join(' ')}
+        {[
+          ...layout.storeCuts.map(
+            (cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`,
+          ),
+          `${capital(left)}.`,
+        ].join(' ')}
       </Words>
-      {chosen?.number === number ? <Where partId={chosen.partId} number={number} plan={plan} project={project} /> : null}
+      {chosen?.number === number ? (
+        <Where partId={chosen.partId} number={number} plan={plan} project={project} />
+      ) : null}
     </View>
   );
-}; // prettier-ignore
+};
 
 /** A part: how many of it there are, on which boards, and the way to where it is written down. */
-const Where = ({ partId, number, plan, project }: { partId: string; number: number; plan: Plan; project: Project }) => {
+const Where = ({
+  partId,
+  number,
+  plan,
+  project,
+}: {
+  partId: string;
+  number: number;
+  plan: Plan;
+  project: Project;
+}) => {
   const own = (layout: Layout) => layout.pieces.filter((piece) => piece.partId === partId).length;
-  const on = plan.layouts.map((layout, index) => ({ number: index + 1, each: own(layout), count: layout.count })).filter(({ each }) => each > 0);
+  const on = plan.layouts
+    .map((layout, index) => ({ number: index + 1, each: own(layout), count: layout.count }))
+    .filter(({ each }) => each > 0);
   const total = on.reduce((sum, { each, count }) => sum + each * count, 0);
   const piece = plan.layouts.flatMap(({ pieces }) => pieces).find((each) => each.partId === partId);
   const others = on.filter((each) => each.number !== number);
   const here = on.find((each) => each.number === number);
   const words = [
     `${piece?.part ?? ''} (${piece?.group ?? ''}): ${total} in all, ${here?.each ?? 0} on this one.`,
-    others.length === 0 ? 'None on other boards.' : `Also on ${others.map((each) => `${each.number} (${each.each}${each.count > 1 ? ` on each of ${each.count}` : ''})`).join(', ')}.`,
+    others.length === 0
+      ? 'None on other boards.'
+      : `Also on ${others.map((each) => `${each.number} (${each.each}${each.count > 1 ? ` on each of ${each.count}` : ''})`).join(', ')}.`,
   ];
   return (
     <Row style={styles.where}>
@@ -190,7 +213,7 @@ const Where = ({ partId, number, plan, project }: { partId: string; number: numb
       </View>
     </Row>
   );
-}; // prettier-ignore
+};
 
 const sides = (length: number, width: number, unit: LengthUnit): string =>
   `${formatLength(length, unit)} x ${formatLength(width, unit)}`;

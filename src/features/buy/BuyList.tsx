@@ -61,13 +61,19 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     <>
       {places.map(({ storeId, name }) => {
         const buys = plan?.buys.filter((buy) => buy.storeId === storeId) ?? [];
-        const purchases = project.purchases.filter((one) => (storeId === '' ? one.storeId === '' && one.store === name : one.storeId === storeId));
+        const purchases = project.purchases.filter((one) =>
+          storeId === '' ? one.storeId === '' && one.store === name : one.storeId === storeId,
+        );
         return (
           <View key={storeId || name} role="group" aria-label={name}>
             <Band title={name} note={storeNote(storeId, plan, purchases, open)} />
             {buys.length > 0 || purchases.some(({ isOpen }) => isOpen) ? (
               <View style={styles.shop}>
-                <Button mode="outlined" onPress={() => router.navigate(`/project/${project.id}/run?store=${storeId}`)} accessibilityLabel={`Shop at ${name}`}>
+                <Button
+                  mode="outlined"
+                  onPress={() => router.navigate(`/project/${project.id}/run?store=${storeId}`)}
+                  accessibilityLabel={`Shop at ${name}`}
+                >
                   {purchases.some(({ isOpen }) => isOpen) ? 'Go on shopping here' : 'Shop at this store'}
                 </Button>
               </View>
@@ -90,7 +96,9 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                     sum={formatMoney(buy.paid, project.currency)}
                     isBought={false}
                     onTick={() => buyNow(buy)}
-                    onOpen={() => item && onEdit({ purchase: purchaseOf(buy, item, project, open), line: 0, isNew: true })}
+                    onOpen={() =>
+                      item && onEdit({ purchase: purchaseOf(buy, item, project, open), line: 0, isNew: true })
+                    }
                   />
                 </Fragment>
               );
@@ -116,8 +124,25 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
           <Band title="Anywhere" note="at a price that was typed" />
           {beside.map(({ extraId, item, quantity, paid, category }) => {
             const bought = (): Purchase => ({
-              id: newId(), date: day, storeId: '', store: 'elsewhere', note: '',
-              lines: [{ ...purchaseLine(hardwareItem(item), 1, quantity, paid, { taxFree: false }, project.settings, project.currency), category }],
+              id: newId(),
+              date: day,
+              storeId: '',
+              store: 'elsewhere',
+              note: '',
+              lines: [
+                {
+                  ...purchaseLine(
+                    hardwareItem(item),
+                    1,
+                    quantity,
+                    paid,
+                    { taxFree: false },
+                    project.settings,
+                    project.currency,
+                  ),
+                  category,
+                },
+              ],
             });
             return (
               <BuyLine
@@ -126,7 +151,13 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                 note={category}
                 sum={formatMoney(paid, project.currency)}
                 isBought={false}
-                onTick={() => run({ type: 'recordPurchase', purchase: bought(), ...firstBaseline(project, book, plan, day) })}
+                onTick={() =>
+                  run({
+                    type: 'recordPurchase',
+                    purchase: bought(),
+                    ...firstBaseline(project, book, plan, day),
+                  })
+                }
                 onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
               />
             );
@@ -135,17 +166,21 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
       ) : null}
     </>
   );
-}; // prettier-ignore
+};
 
 /** Where something is to buy or was bought, by name. */
-const placesOf = (plan: Plan | null, { purchases }: Project, book: Book): { storeId: string; name: string }[] => {
+const placesOf = (
+  plan: Plan | null,
+  { purchases }: Project,
+  book: Book,
+): { storeId: string; name: string }[] => {
   const places = new Map<string, { storeId: string; name: string }>();
   for (const { storeId, store } of [...(plan?.stores ?? []), ...purchases]) {
     const name = book.stores[storeId]?.name ?? store;
     places.set(storeId || name, { storeId, name });
   }
   return [...places.values()].sort((a, b) => a.name.localeCompare(b.name));
-}; // prettier-ignore
+};
 
 /** What lies together in a store: a section or sheet of one material; or hardware. */
 const sectionOf = ({ kind, section, material }: Buy): string =>

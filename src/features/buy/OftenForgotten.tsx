@@ -18,7 +18,10 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
     notify({ text, action: { label: 'Undo', run: undo } });
   };
   const dismiss = ({ id, title }: Forgotten) =>
-    done({ type: 'editMoney', fields: { dismissed: [...(project.dismissed ?? []), id] } }, `${title}: not asked for here again.`);
+    done(
+      { type: 'editMoney', fields: { dismissed: [...(project.dismissed ?? []), id] } },
+      `${title}: not asked for here again.`,
+    );
   const add = ({ wants, title }: Forgotten, price?: number) => {
     if (!wants) return;
     const extra = { ...wants.extra, id: newId(), ...(price === undefined ? {} : { price }) };
@@ -28,21 +31,40 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
     if (!one.wants) return;
     if (one.wants.isTool) {
       runOnBook({ type: 'putTool', tool: { id: newId(), name: one.wants.extra.name } });
-      notify({ text: `${one.title}: with your tools, for every project.`, action: { label: 'Undo', run: undo } });
-    } else done({ type: 'addExtra', extra: { ...one.wants.extra, id: newId(), isOwned: true } }, `${one.title}: it is there, and costs nothing.`);
+      notify({
+        text: `${one.title}: with your tools, for every project.`,
+        action: { label: 'Undo', run: undo },
+      });
+    } else
+      done(
+        { type: 'addExtra', extra: { ...one.wants.extra, id: newId(), isOwned: true } },
+        `${one.title}: it is there, and costs nothing.`,
+      );
   };
   const titles = missing.map(({ title }) => title).join(' · ');
   return (
     <View role="region" aria-label="Often forgotten">
-      <Band title="Often forgotten" note={isOpen ? 'less' : titles} label={`Often forgotten: ${titles}`} onPress={() => setOpen(!isOpen)} />
+      <Band
+        title="Often forgotten"
+        note={isOpen ? 'less' : titles}
+        label={`Often forgotten: ${titles}`}
+        onPress={() => setOpen(!isOpen)}
+      />
       {isOpen
         ? missing.map((one) => (
-            <Asked key={one.id} one={one} currency={project.currency} onAdd={(price) => add(one, price)} onOwned={() => owned(one)} onDismiss={() => dismiss(one)} />
+            <Asked
+              key={one.id}
+              one={one}
+              currency={project.currency}
+              onAdd={(price) => add(one, price)}
+              onOwned={() => owned(one)}
+              onDismiss={() => dismiss(one)}
+            />
           ))
         : null}
     </View>
   );
-}; // prettier-ignore
+};
 
 const Asked = ({
   one: { title, sentence, source, wants },
@@ -73,7 +95,15 @@ const Asked = ({
       {isPricing ? (
         <View style={styles.price}>
           <View style={styles.grow}>
-            <TextField label={`What it costs, with tax, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={save} autoFocus error={price !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null} />
+            <TextField
+              label={`What it costs, with tax, ${symbol(currency).trim()}`}
+              value={price}
+              onChange={setPrice}
+              inputMode="decimal"
+              onSubmitEditing={save}
+              autoFocus
+              error={price !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            />
           </View>
           <Button mode="contained" onPress={save} disabled={!read.ok}>
             Add
@@ -83,7 +113,13 @@ const Asked = ({
         <View style={styles.buttons}>
           {wants ? (
             <>
-              <Button mode="outlined" compact style={styles.add} accessibilityLabel={`Add: ${title}`} onPress={() => (wants.isPriced ? onAdd() : setPricing(true))}>
+              <Button
+                mode="outlined"
+                compact
+                style={styles.add}
+                accessibilityLabel={`Add: ${title}`}
+                onPress={() => (wants.isPriced ? onAdd() : setPricing(true))}
+              >
                 {wants.isPriced && wants.extra.item !== '' ? `Add ${wants.extra.item}` : 'Add'}
               </Button>
               <Button mode="outlined" compact accessibilityLabel={`I have it: ${title}`} onPress={onOwned}>
@@ -98,7 +134,7 @@ const Asked = ({
       )}
     </Row>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   row: { paddingHorizontal: 16, paddingVertical: 10, gap: 4 },

@@ -26,9 +26,7 @@ export const AddColumn = ({
   const isTicked = ({ id }: Proposal) => ticked?.some((other) => other.id === id) ?? false;
   const press = (proposal: Proposal) => {
     if (ticked === null) return onAdd(proposal);
-    setTicked(
-      isTicked(proposal) ? ticked.filter(({ id }) => id !== proposal.id) : [...ticked, proposal],
-    );
+    setTicked(isTicked(proposal) ? ticked.filter(({ id }) => id !== proposal.id) : [...ticked, proposal]);
   };
   const addTicked = () => {
     if (ticked && ticked.length > 0) onAdd(together(ticked));
@@ -54,7 +52,10 @@ export const AddColumn = ({
     >
       {abouts.map((groupId) => {
         const of = proposals.filter((proposal) => proposal.groupId === groupId && !held.has(proposal.id));
-        const title = groupId === null ? 'The whole project' : (project.groups.find(({ id }) => id === groupId)?.name ?? '');
+        const title =
+          groupId === null
+            ? 'The whole project'
+            : (project.groups.find(({ id }) => id === groupId)?.name ?? '');
         if (of.length === 0) return null;
         return (
           <View key={groupId ?? ''} style={styles.section}>
@@ -71,7 +72,10 @@ export const AddColumn = ({
         );
       })}
       {proposals.every(({ id }) => held.has(id)) ? (
-        <Words>Everything that the prices allow is compared already. Add prices of other materials or sections to see more.</Words>
+        <Words>
+          Everything that the prices allow is compared already. Add prices of other materials or sections to
+          see more.
+        </Words>
       ) : null}
       {onReset ? (
         <Button mode="text" onPress={onReset}>
@@ -80,7 +84,7 @@ export const AddColumn = ({
       ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 /** A row that adds its proposal, or where several are put together ticks it. */
 const Choosable = ({

@@ -14,19 +14,31 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
   const { project, run, undo } = open;
   const { currency, builds, work = NO_WORK, readyMade = [] } = project;
   const money = (sum: number) => formatMoney(sum, currency);
-  const change = (fields: Partial<Work>) => run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  const change = (fields: Partial<Work>) =>
+    run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
   const found = outcome ? buildOrBuy(project, outcome) : null;
   const remove = (seen: ReadyMade) => {
     run({ type: 'editProject', fields: { readyMade: readyMade.filter(({ id }) => id !== seen.id) } });
-    notify({ text: `The ready-made price of ${seen.source} is deleted.`, action: { label: 'Undo', run: undo } });
+    notify({
+      text: `The ready-made price of ${seen.source} is deleted.`,
+      action: { label: 'Undo', run: undo },
+    });
   };
   return (
     <View>
       {found ? (
         <View role="region" aria-label="What building costs">
           <Band title="What building costs" note={builds > 1 ? `each of ${builds}` : ''} />
-          <SumRow label="In the piece" about="what it uses up of boards and boxes" sum={money(found.inPiece)} />
-          <SumRow label="At the till" about="whole boards, boxes and cans, tax and trips" sum={money(found.atTill)} />
+          <SumRow
+            label="In the piece"
+            about="what it uses up of boards and boxes"
+            sum={money(found.inPiece)}
+          />
+          <SumRow
+            label="At the till"
+            about="whole boards, boxes and cans, tax and trips"
+            sum={money(found.atTill)}
+          />
           <SumRow label="All in" about="with tools, power and hours as told below" sum={money(found.allIn)} />
         </View>
       ) : null}
@@ -49,17 +61,28 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
                 {seen.shareSaved >= 0
                   ? `Building saves ${Math.round(seen.shareSaved * 100)} %.`
                   : `Building costs ${money(found.allIn - seen.price)} more.`}
-                {seen.anHour === null ? '' : seen.anHour >= 0 ? ` An hour of it earns ${money(seen.anHour)}.` : ` An hour of it loses ${money(-seen.anHour)}.`}
+                {seen.anHour === null
+                  ? ''
+                  : seen.anHour >= 0
+                    ? ` An hour of it earns ${money(seen.anHour)}.`
+                    : ` An hour of it loses ${money(-seen.anHour)}.`}
               </Words>
             </View>
-            <IconAction icon="delete" label={`Delete the price of ${seen.source}`} onPress={() => remove(seen)} />
+            <IconAction
+              icon="delete"
+              label={`Delete the price of ${seen.source}`}
+              onPress={() => remove(seen)}
+            />
           </View>
         </Row>
       ))}
-      <AddReadyMade currency={currency} onAdd={(seen) => run({ type: 'editProject', fields: { readyMade: [...readyMade, seen] } })} />
+      <AddReadyMade
+        currency={currency}
+        onAdd={(seen) => run({ type: 'editProject', fields: { readyMade: [...readyMade, seen] } })}
+      />
     </View>
   );
-}; // prettier-ignore
+};
 
 /** A ready-made price with where it was seen; the day is today unless it is written otherwise. */
 const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: ReadyMade) => void }) => {
@@ -83,10 +106,23 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
     <View style={styles.fields}>
       <View style={styles.pair}>
         <View style={styles.grow}>
-          <TextField label={`Ready made, ${symbol(currency).trim()}`} inputMode="decimal" value={price} onChange={setPrice} onSubmitEditing={add} error={isTried && !read.ok ? (read.problems[0]?.sentence ?? '') : null} />
+          <TextField
+            label={`Ready made, ${symbol(currency).trim()}`}
+            inputMode="decimal"
+            value={price}
+            onChange={setPrice}
+            onSubmitEditing={add}
+            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? '') : null}
+          />
         </View>
         <View style={styles.grow}>
-          <TextField label="Seen at" value={source} onChange={setSource} onSubmitEditing={add} error={isTried && source.trim() === '' ? 'Say where you saw it, to find it again.' : null} />
+          <TextField
+            label="Seen at"
+            value={source}
+            onChange={setSource}
+            onSubmitEditing={add}
+            error={isTried && source.trim() === '' ? 'Say where you saw it, to find it again.' : null}
+          />
         </View>
       </View>
       <TextField
@@ -101,7 +137,7 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   fields: { padding: 16, gap: 12 },

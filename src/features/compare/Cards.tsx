@@ -74,7 +74,12 @@ const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: 
               {price || (isPlanning ? 'planning' : '')}
             </Words>
             {isChosen || !outcome ? null : (
-              <Button mode="outlined" compact accessibilityLabel={`Choose ${name}`} onPress={() => onChoose(column)}>
+              <Button
+                mode="outlined"
+                compact
+                accessibilityLabel={`Choose ${name}`}
+                onPress={() => onChoose(column)}
+              >
                 Choose
               </Button>
             )}
@@ -84,7 +89,7 @@ const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: 
       {isOpen ? <Opened column={column} chosen={chosen} onRemove={onRemove} /> : null}
     </View>
   );
-}; // prettier-ignore
+};
 
 /** Against the choice in a few words, what it brings, and what is wrong with it. */
 const Beneath = ({ column, chosen, project }: Pick<CardProps, 'column' | 'chosen' | 'project'>) => {
@@ -145,7 +150,11 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
   const { price, now, item } = breakEven;
   const tag = (sum: number) => formatMoney(sum, project.currency);
   if (price < now * HOPELESS)
-    return <Words size="small" tone="soft">No price near today’s would make it win.</Words>;
+    return (
+      <Words size="small" tone="soft">
+        No price near today’s would make it win.
+      </Words>
+    );
   return (
     <Words size="small" tone="soft">
       {price < now
@@ -153,7 +162,7 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
         : `Wins up to ${tag(price)} for ${item}, now ${tag(now)}.`}
     </Words>
   );
-}; // prettier-ignore
+};
 
 const briefWords = ({ outcome }: Column, project: Project): string[] => {
   if (!outcome) return [];
@@ -200,7 +209,7 @@ const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen
       )}
     </View>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   card: { paddingVertical: 0 },

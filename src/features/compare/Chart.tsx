@@ -32,9 +32,15 @@ export const Chart = ({
     { color: ink.faint, word: 'hardware, finish, trips' },
   ];
   return (
-    <Bars about="At the till" bars={bars} legend={legend} currency={project.currency} target={targetOf(project)} />
+    <Bars
+      about="At the till"
+      bars={bars}
+      legend={legend}
+      currency={project.currency}
+      target={targetOf(project)}
+    />
   );
-}; // prettier-ignore
+};
 
 /** The tones of the bars, each once, with the kinds of wood it stands for. */
 const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: WoodTone; word: string }[] => {

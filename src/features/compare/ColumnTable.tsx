@@ -34,7 +34,11 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
                   {column.letter}
                 </Words>
                 {column.isChosen ? null : (
-                  <IconAction icon="close" label={`Take out ${column.name}`} onPress={() => onRemove(column)} />
+                  <IconAction
+                    icon="close"
+                    label={`Take out ${column.name}`}
+                    onPress={() => onRemove(column)}
+                  />
                 )}
               </View>
               <Words size="strong">{column.name}</Words>
@@ -70,7 +74,13 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
               return (
                 <View key={column.id} role="cell" style={cell(column)}>
                   {outcome ? (
-                    <RowValue row={row} column={column} outcome={outcome} chosen={chosen} isMain={row.key === 'till'} />
+                    <RowValue
+                      row={row}
+                      column={column}
+                      outcome={outcome}
+                      chosen={chosen}
+                      isMain={row.key === 'till'}
+                    />
                   ) : row.key === 'till' ? (
                     <Words size="small" tone="soft">
                       {column.isPlanning ? 'planning' : 'not planned'}
@@ -92,7 +102,7 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
       </View>
     </ScrollView>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   scroll: { marginTop: 8 },

@@ -56,11 +56,14 @@ const Compare = ({ open }: { open: OpenProject }) => {
   const isBusy = proposals === null || latest.some(({ isPlanning }) => isPlanning);
   const ways = useWaysToSave(project, book, isBusy && asked !== 'save' ? null : base);
 
-  const put = (next: Alternative[]) => run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });
+  const put = (next: Alternative[]) =>
+    run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });
   const add = (alternative: Alternative): void => {
     if (alternatives.some(({ id }) => id === alternative.id)) return;
     if (alternatives.length >= MOST_ALTERNATIVES) {
-      notify({ text: `There are ${MOST_ALTERNATIVES} beside what is chosen, which is the most. Take one out first.` });
+      notify({
+        text: `There are ${MOST_ALTERNATIVES} beside what is chosen, which is the most. Take one out first.`,
+      });
       return;
     }
     put([...alternatives, alternative]);
@@ -75,7 +78,10 @@ const Compare = ({ open }: { open: OpenProject }) => {
   const take = ({ title, changes, plan, saves }: Saving): void => {
     keepPlan(project, book, changes, plan);
     run({ type: 'choose', name: title, changes });
-    notify({ text: `${title}: ${formatMoney(saves, project.currency)} less.`, action: { label: 'Undo', run: undo } });
+    notify({
+      text: `${title}: ${formatMoney(saves, project.currency)} less.`,
+      action: { label: 'Undo', run: undo },
+    });
   };
   const tryIt = ({ id, title, changes }: Saving): void => {
     add(asAlternative({ id: `save:${id}`, name: title, changes }));
@@ -115,7 +121,9 @@ const Compare = ({ open }: { open: OpenProject }) => {
         <>
           <View style={styles.head}>
             <Words size="small" tone="soft" style={styles.grow}>
-              {project.builds > 1 ? `All ${project.builds}, at the till: ` : 'The whole project, at the till: '}
+              {project.builds > 1
+                ? `All ${project.builds}, at the till: `
+                : 'The whole project, at the till: '}
               each way is a plan of its own.
             </Words>
             <Button mode="outlined" icon="add" onPress={() => setIsAdding(true)} disabled={!proposals}>
@@ -130,19 +138,25 @@ const Compare = ({ open }: { open: OpenProject }) => {
           <Chart columns={columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
           <Words size="small" tone="soft" style={styles.pad}>
-            How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book for where each is from,
-            and to say otherwise.
+            How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book
+            for where each is from, and to say otherwise.
           </Words>
         </>
       ) : shown === 'save' ? (
-        <Ways view={ways} isWhole={view.plan.status !== 'infeasible'} project={project} onTry={tryIt} onTake={take} />
+        <Ways
+          view={ways}
+          isWhole={view.plan.status !== 'infeasible'}
+          project={project}
+          onTry={tryIt}
+          onTake={take}
+        />
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}
       {isWide ? null : detail}
     </Columns>
   );
-}; // prettier-ignore
+};
 
 /** As it is kept: what is kept has no longer names than these. */
 const asAlternative = ({ id, name, changes }: Alternative): Alternative => ({

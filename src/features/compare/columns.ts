@@ -37,17 +37,33 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
   );
   const columns = [
     {
-      id: 'now', name: NOW, letter: '', isChosen: true, alternative: null, made: project, plan: view.plan,
-      outcome: chosen, isPlanning: view.plan === null, breakEven: null,
+      id: 'now',
+      name: NOW,
+      letter: '',
+      isChosen: true,
+      alternative: null,
+      made: project,
+      plan: view.plan,
+      outcome: chosen,
+      isPlanning: view.plan === null,
+      breakEven: null,
     },
     ...views
       // What changes nothing any more is what is chosen.
       .filter(({ made, isPlanning }) => isPlanning || made !== project)
       .map(({ alternative, made, plan, isPlanning }): Column => ({
-        id: alternative.id, name: alternative.name, letter: '', isChosen: false, alternative, made, plan,
-        outcome: lackOf(plan) === lackOf(view.plan) ? outcomeKept(made, book, plan) : null, isPlanning, breakEven: evens[alternative.id] ?? null,
+        id: alternative.id,
+        name: alternative.name,
+        letter: '',
+        isChosen: false,
+        alternative,
+        made,
+        plan,
+        outcome: lackOf(plan) === lackOf(view.plan) ? outcomeKept(made, book, plan) : null,
+        isPlanning,
+        breakEven: evens[alternative.id] ?? null,
       })),
-  ]; // prettier-ignore
+  ];
   const rank = ({ outcome }: Column) => outcome?.atTill ?? Infinity;
   return columns
     .sort((a, b) => rank(a) - rank(b))
@@ -56,7 +72,12 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
 
 /** What a plan leaves out, as far as that goes: sums that lack the same can be held against each other. */
 const lackOf = (plan: Plan | null): string =>
-  plan?.status === 'infeasible' ? plan.problems.flatMap(({ partIds }) => partIds).sort().join() : ''; // prettier-ignore
+  plan?.status === 'infeasible'
+    ? plan.problems
+        .flatMap(({ partIds }) => partIds)
+        .sort()
+        .join()
+    : '';
 
 const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();
 

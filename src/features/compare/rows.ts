@@ -29,15 +29,26 @@ export const ROWS: CompareRow[] = [
     cost: ({ perYear }) => (perYear ? perYear.low + perYear.high : 0),
   },
   { key: 'wood', label: 'Wood only', ...money(({ wood }) => wood) },
-  { key: 'finish', label: 'Finish it wants', text: ({ finish }, { currency }) => (finish > 0 ? formatMoney(finish, currency) : 'none'), cost: ({ finish }) => finish },
+  {
+    key: 'finish',
+    label: 'Finish it wants',
+    text: ({ finish }, { currency }) => (finish > 0 ? formatMoney(finish, currency) : 'none'),
+    cost: ({ finish }) => finish,
+  },
   {
     key: 'hardware',
     label: 'Hardware it wants',
-    text: ({ hardware, steel }, { currency }) => `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
+    text: ({ hardware, steel }, { currency }) =>
+      `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
     cost: ({ hardware }) => hardware,
   },
   { key: 'trips', label: 'Trips and shipping', ...money(({ trips }) => trips) },
-  { key: 'weight', label: 'Weighs', text: ({ weight }, { unit }) => formatWeight(weight, unit), cost: ({ weight }) => weight },
+  {
+    key: 'weight',
+    label: 'Weighs',
+    text: ({ weight }, { unit }) => formatWeight(weight, unit),
+    cost: ({ weight }) => weight,
+  },
   {
     key: 'boards',
     label: 'To carry home',
@@ -50,20 +61,42 @@ export const ROWS: CompareRow[] = [
     text: ({ life }) => (life ? `${life.low} to ${life.high} years` : 'no wood'),
     cost: ({ life }) => (life ? -(life.low + life.high) : 0),
   },
-  { key: 'fit', label: 'Fit for its place', text: ({ fit }) => VERDICT_WORDS[fit.verdict], cost: ({ fit }) => rankOf(fit.verdict) },
-  { key: 'work', label: 'To prepare', text: ({ preparation }) => preparation.join(', ') || 'nothing', cost: ({ preparation }) => preparation.length },
-  { key: 'stores', label: 'Stores', text: ({ stores }) => stores.join(', ') || 'none', cost: ({ stores }) => stores.length },
+  {
+    key: 'fit',
+    label: 'Fit for its place',
+    text: ({ fit }) => VERDICT_WORDS[fit.verdict],
+    cost: ({ fit }) => rankOf(fit.verdict),
+  },
+  {
+    key: 'work',
+    label: 'To prepare',
+    text: ({ preparation }) => preparation.join(', ') || 'nothing',
+    cost: ({ preparation }) => preparation.length,
+  },
+  {
+    key: 'stores',
+    label: 'Stores',
+    text: ({ stores }) => stores.join(', ') || 'none',
+    cost: ({ stores }) => stores.length,
+  },
   {
     key: 'offcuts',
     label: 'Left over',
-    text: ({ offcuts }, { unit }) => (offcuts.count === 0 ? 'nothing' : `${offcuts.count} ${offcuts.count === 1 ? 'piece' : 'pieces'}, ${formatLength(Math.round(offcuts.length), unit)}`),
+    text: ({ offcuts }, { unit }) =>
+      offcuts.count === 0
+        ? 'nothing'
+        : `${offcuts.count} ${offcuts.count === 1 ? 'piece' : 'pieces'}, ${formatLength(Math.round(offcuts.length), unit)}`,
     cost: null,
   },
-]; // prettier-ignore
+];
 
 /** How a row stands against the choice's: better, worse, or the same for what matters. */
-export const standing = (row: CompareRow, outcome: Outcome, chosen: Outcome | null): 'better' | 'worse' | 'same' => {
+export const standing = (
+  row: CompareRow,
+  outcome: Outcome,
+  chosen: Outcome | null,
+): 'better' | 'worse' | 'same' => {
   if (!row.cost || !chosen) return 'same';
   const difference = row.cost(outcome) - row.cost(chosen);
   return Math.abs(difference) < 1e-6 ? 'same' : difference < 0 ? 'better' : 'worse';
-}; // prettier-ignore
+};

@@ -1,7 +1,16 @@
 import { View } from 'react-native';
 import { categoryOf } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { formatArea, formatVolume, parseArea, parseCount, parseMoney, parseVolume, symbol, writeMoney } from '@/core/measure'; // prettier-ignore
+import {
+  formatArea,
+  formatVolume,
+  parseArea,
+  parseCount,
+  parseMoney,
+  parseVolume,
+  symbol,
+  writeMoney,
+} from '@/core/measure';
 import {
   CATEGORIES,
   resolve,
@@ -60,17 +69,11 @@ export const ExtraForm = ({
   };
   const result = resolveExtra(extra, project, resolve(project).parts);
   return (
-    <Detail
-      title={extra.name}
-      onClose={onClose}
-      foot={<EditFoot onRemove={remove} onDone={onClose} />}
-    >
+    <Detail title={extra.name} onClose={onClose} foot={<EditFoot onRemove={remove} onDone={onClose} />}>
       <ReadField
         label="Name"
         text={extra.name}
-        read={(text) =>
-          text.trim() === '' ? fail('blank', 'Give it a name.') : ok(text.trim())
-        }
+        read={(text) => (text.trim() === '' ? fail('blank', 'Give it a name.') : ok(text.trim()))}
         onRead={(name) => edit({ name })}
       />
       <ReadField
@@ -91,7 +94,9 @@ export const ExtraForm = ({
           label={`One costs, with tax, ${symbol(project.currency).trim()}`}
           inputMode="decimal"
           text={extra.price === undefined ? '' : writeMoney(extra.price, project.currency)}
-          read={(text): Result<number | null> => (text.trim() === '' ? ok(null) : parseMoney(text, project.currency))}
+          read={(text): Result<number | null> =>
+            text.trim() === '' ? ok(null) : parseMoney(text, project.currency)
+          }
           onRead={(price) => edit({ price: price ?? undefined })}
           help="Blank: as the price book says."
         />
@@ -140,7 +145,13 @@ export const ExtraForm = ({
           text={extra.amount}
           read={readAmount}
           onRead={(amount) => edit({ amount })}
-          help={rule === 'count' ? null : rule === 'area' ? 'Such as length * width.' : 'Such as length * width * height.'}
+          help={
+            rule === 'count'
+              ? null
+              : rule === 'area'
+                ? 'Such as length * width.'
+                : 'Such as length * width * height.'
+          }
         />
       )}
       {rule === 'count' ? null : (
@@ -169,12 +180,14 @@ export const ExtraForm = ({
       )}
       <View role={result.ok ? undefined : 'alert'}>
         <Words size="small" tone={result.ok ? 'soft' : 'bad'}>
-          {result.ok ? extraWords(extra, result.value.amount, result.value.count, project.unit) : result.problems[0]?.sentence}
+          {result.ok
+            ? extraWords(extra, result.value.amount, result.value.count, project.unit)
+            : result.problems[0]?.sentence}
         </Words>
       </View>
     </Detail>
   );
-}; // prettier-ignore
+};
 
 /** `28.7 sq ft in 2 coats: 3 × oil, 10 ft2 each`. */
 export const extraWords = (extra: Extra, amount: number, count: number, unit: 'in' | 'mm'): string => {

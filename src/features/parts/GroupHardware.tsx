@@ -1,9 +1,17 @@
 import { StyleSheet, View } from 'react-native';
 import { formatMoney, type Minor } from '@/core/measure';
 import {
-  chosenOption, copiesOf, resolve, resolveExtra, resolveJoint,
-  type Extra, type Group, type Joint, type Option, type Project,
-} from '@/core/project'; // prettier-ignore
+  chosenOption,
+  copiesOf,
+  resolve,
+  resolveExtra,
+  resolveJoint,
+  type Extra,
+  type Group,
+  type Joint,
+  type Option,
+  type Project,
+} from '@/core/project';
 import type { Check } from '@/core/takeoff';
 import { Row, Words } from '@/ui';
 import { CheckWords } from './CheckWords';
@@ -27,19 +35,28 @@ export const GroupHardware = ({ project, group, costs, checks, chosen, onChoose 
   return (
     <>
       {(option?.joints ?? []).map((joint) =>
-        group && option ? <JointRow key={joint.id} {...shown} joint={joint} option={option} group={group} /> : null,
+        group && option ? (
+          <JointRow key={joint.id} {...shown} joint={joint} option={option} group={group} />
+        ) : null,
       )}
       {extras.map((extra) => (
         <ExtraRow key={extra.id} {...shown} extra={extra} />
       ))}
     </>
   );
-}; // prettier-ignore
+};
 
 type RowProps = Omit<Props, 'group'>;
 
 const JointRow = ({
-  project, group, option, joint, costs, checks, chosen, onChoose,
+  project,
+  group,
+  option,
+  joint,
+  costs,
+  checks,
+  chosen,
+  onChoose,
 }: RowProps & { group: Group; option: Option; joint: Joint }) => {
   const resolved = resolveJoint(joint, option, group, project);
   const needs = resolved?.needs.map(({ item, count }) => `${count * copiesOf(group)} × ${item}`).join(' · ');
@@ -54,7 +71,7 @@ const JointRow = ({
       onPress={() => onChoose({ kind: 'joint', id: joint.id })}
     />
   );
-}; // prettier-ignore
+};
 
 const ExtraRow = ({ project, extra, costs, chosen, onChoose }: RowProps & { extra: Extra }) => {
   const result = resolveExtra(extra, project, resolve(project).parts);
@@ -67,13 +84,21 @@ const ExtraRow = ({ project, extra, costs, chosen, onChoose }: RowProps & { extr
       checks={
         result.ok
           ? []
-          : [{ code: 'formula', id: extra.id, groupId: '', sentence: result.problems[0]?.sentence ?? '', weight: 'bad' }]
+          : [
+              {
+                code: 'formula',
+                id: extra.id,
+                groupId: '',
+                sentence: result.problems[0]?.sentence ?? '',
+                weight: 'bad',
+              },
+            ]
       }
       isChosen={chosen?.id === extra.id}
       onPress={() => onChoose({ kind: 'extra', id: extra.id })}
     />
   );
-}; // prettier-ignore
+};
 
 const money = (project: Project, cost: Minor | undefined): string | null =>
   cost === undefined ? null : formatMoney(cost, project.currency);

@@ -3,9 +3,18 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/measure';
 import { chosenOption, numbered, partLetters, resolveJoint, type Exposure } from '@/core/project';
 import {
-  answerFault, HELPERS, helperOf, isAsked, previewMade, sizesOf, toldBefore, usualAnswers,
-  type Ask, type Helper, type Told,
-} from '@/core/takeoff'; // prettier-ignore
+  answerFault,
+  HELPERS,
+  helperOf,
+  isAsked,
+  previewMade,
+  sizesOf,
+  toldBefore,
+  usualAnswers,
+  type Ask,
+  type Helper,
+  type Told,
+} from '@/core/takeoff';
 import { woodTone } from '@/core/wood';
 import { newId, type OpenProject } from '@/data';
 import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useInk, useIsWide, Words } from '@/ui';
@@ -13,18 +22,29 @@ import { MaterialField } from './MaterialField';
 import { EXPOSURES, partWords } from './words';
 
 /** Picks what is being built. */
-export const HelperList = ({ onPick, onClose }: { onPick: (helper: Helper) => void; onClose: () => void }) => {
+export const HelperList = ({
+  onPick,
+  onClose,
+}: {
+  onPick: (helper: Helper) => void;
+  onClose: () => void;
+}) => {
   const ink = useInk();
   return (
     <Sheet title="What are you building?" onClose={onClose}>
-      <Words tone="soft">A few measures give the parts, their fasteners and a drawing. All of it can be changed afterwards.</Words>
+      <Words tone="soft">
+        A few measures give the parts, their fasteners and a drawing. All of it can be changed afterwards.
+      </Words>
       {HELPERS.map((helper) => (
         <Pressable
           key={helper.id}
           role="button"
           aria-label={helper.title}
           onPress={() => onPick(helper)}
-          style={({ pressed }) => [styles.helper, { borderColor: ink.hairline, backgroundColor: pressed ? ink.pale : ink.paper }]}
+          style={({ pressed }) => [
+            styles.helper,
+            { borderColor: ink.hairline, backgroundColor: pressed ? ink.pale : ink.paper },
+          ]}
         >
           <Words size="strong">{helper.title}</Words>
           <Words size="small" tone="soft">
@@ -34,7 +54,7 @@ export const HelperList = ({ onPick, onClose }: { onPick: (helper: Helper) => vo
       ))}
     </Sheet>
   );
-}; // prettier-ignore
+};
 
 interface Props {
   open: OpenProject;
@@ -52,14 +72,22 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
     option ? toldBefore(helper, option, project) : usualAnswers(helper, project.unit),
   );
   const [name, setName] = useState(() =>
-    group ? group.name : numbered(helper.title, (wanted) => project.groups.some((held) => held.name === wanted)),
+    group
+      ? group.name
+      : numbered(helper.title, (wanted) => project.groups.some((held) => held.name === wanted)),
   );
   const [materials, setMaterials] = useState<string[]>(group?.materials ?? []);
   const [exposure, setExposure] = useState<Exposure | null>(group?.exposure ?? null);
   const preview = useMemo(() => {
     let last = 0;
-    return previewMade(helper, told, { project, groupName: name.trim() || helper.title, materials, groupId, newId: () => `new-${++last}` });
-  }, [helper, told, project, name, materials, groupId]); // prettier-ignore
+    return previewMade(helper, told, {
+      project,
+      groupName: name.trim() || helper.title,
+      materials,
+      groupId,
+      newId: () => `new-${++last}`,
+    });
+  }, [helper, told, project, name, materials, groupId]);
   // While an answer is being typed the last drawing stays.
   const [shown, setShown] = useState(preview);
   if (preview.ok && shown !== preview) setShown(preview);
@@ -68,9 +96,13 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
     const made = previewMade(helper, told, { project, groupName: name.trim(), materials, groupId, newId });
     if (!made.ok || isTaken) return;
     const { command } = made.value;
-    run(command.type === 'addMade' ? { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } } : command);
+    run(
+      command.type === 'addMade'
+        ? { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } }
+        : command,
+    );
     onClose();
-  }; // prettier-ignore
+  };
   return (
     <Sheet
       title={group ? `${helper.title}: ${group.name}` : helper.title}
@@ -99,7 +131,8 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
         ))}
       {project.variables.length > 0 ? (
         <Words size="small" tone="soft">
-          A length can follow from a measure there is: {project.variables.map((variable) => variable.name).join(', ')}.
+          A length can follow from a measure there is:{' '}
+          {project.variables.map((variable) => variable.name).join(', ')}.
         </Words>
       ) : null}
       {group ? null : (
@@ -110,8 +143,15 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
             onChange={setName}
             error={isTaken ? `There is a group ${name.trim()} already; give it another name.` : null}
           />
-          <MaterialField label="Materials, the best liked first" materials={materials} book={book}
-            currency={project.currency} kind={null} blank="Blank: any." onChange={setMaterials} />
+          <MaterialField
+            label="Materials, the best liked first"
+            materials={materials}
+            book={book}
+            currency={project.currency}
+            kind={null}
+            blank="Blank: any."
+            onChange={setMaterials}
+          />
           <Choice
             label="Where it stands"
             value={exposure ?? (shown.ok ? shown.value.group.exposure : 'indoors')}
@@ -123,7 +163,7 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
       {shown.ok ? <Result made={shown.value} helper={helper} /> : null}
     </Sheet>
   );
-}; // prettier-ignore
+};
 
 type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
 
@@ -133,7 +173,9 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
   const sizes = sizesOf(project, group, option);
   const tone = (role: string) => {
     const part = option.parts.find((candidate) => candidate.role === role);
-    return part ? ink.wood[woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))] : null;
+    return part
+      ? ink.wood[woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))]
+      : null;
   };
   const letters = partLetters(project);
   const letter = (role: string) => letters[option.parts.find((part) => part.role === role)?.id ?? ''] ?? '';
@@ -153,13 +195,17 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
       </Words>
     </View>
   );
-}; // prettier-ignore
+};
 
 /** What comes out: parts, fasteners, and what is worth knowing. */
 const Result = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
   const ink = useInk();
-  const notes = helper.notes?.(sizesOf(project, group, option), (ticks) => formatLength(Math.abs(ticks), project.unit)) ?? [];
-  const fasteners = (option.joints ?? []).flatMap((joint) => resolveJoint(joint, option, group, project)?.needs ?? []);
+  const notes =
+    helper.notes?.(sizesOf(project, group, option), (ticks) => formatLength(Math.abs(ticks), project.unit)) ??
+    [];
+  const fasteners = (option.joints ?? []).flatMap(
+    (joint) => resolveJoint(joint, option, group, project)?.needs ?? [],
+  );
   const totals = new Map<string, number>();
   for (const { item, count } of fasteners) totals.set(item, (totals.get(item) ?? 0) + count);
   const line = (key: string, text: string) => (
@@ -171,12 +217,14 @@ const Result = ({ made: { project, group, option }, helper }: { made: Shown; hel
     <View style={[styles.result, { borderColor: ink.hairline }]} role="region" aria-label="What it makes">
       <Words size="strong">It makes</Words>
       {notes.map((note) => line(note, note))}
-      {option.parts.map((part) => line(part.id, `${part.quantity} × ${part.name} · ${partWords(part, project.unit)}`))}
+      {option.parts.map((part) =>
+        line(part.id, `${part.quantity} × ${part.name} · ${partWords(part, project.unit)}`),
+      )}
       {[...totals].filter(([, count]) => count > 0).map(([item, count]) => line(item, `${count} × ${item}`))}
       {project.extras.filter(({ groupId }) => groupId === group.id).map(({ id, name }) => line(id, name))}
     </View>
   );
-}; // prettier-ignore
+};
 
 const AskField = ({
   ask,

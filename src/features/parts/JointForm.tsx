@@ -53,9 +53,24 @@ export const JointForm = ({
       onClose={onClose}
       foot={<EditFoot onRemove={remove} onDone={onClose} />}
     >
-      <Choice label="Fastened by" value={joint.how} options={KINDS} onChange={(how) => edit({ how, item: '' })} />
-      <Choice label="Through this part" value={joint.first} options={parts} onChange={(first) => edit({ first })} />
-      <Choice label="Into this one" value={joint.second} options={parts} onChange={(second) => edit({ second })} />
+      <Choice
+        label="Fastened by"
+        value={joint.how}
+        options={KINDS}
+        onChange={(how) => edit({ how, item: '' })}
+      />
+      <Choice
+        label="Through this part"
+        value={joint.first}
+        options={parts}
+        onChange={(first) => edit({ first })}
+      />
+      <Choice
+        label="Into this one"
+        value={joint.second}
+        options={parts}
+        onChange={(second) => edit({ second })}
+      />
       <Choice
         label="It passes the first through its"
         value={joint.through}
@@ -120,4 +135,4 @@ export const JointForm = ({
       ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};

@@ -20,7 +20,9 @@ export const MeasuredFields = ({ part, project, groupId, edit }: Props) => {
     return (
       <Button
         mode="outlined"
-        onPress={() => edit({ measured: { length: { text: length.text, ticks: length.ticks }, where: '', cut: 0 } })}
+        onPress={() =>
+          edit({ measured: { length: { text: length.text, ticks: length.ticks }, where: '', cut: 0 } })
+        }
       >
         Measured on the real thing
       </Button>
@@ -58,7 +60,7 @@ export const MeasuredFields = ({ part, project, groupId, edit }: Props) => {
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 /** `measured between the rails: 36 7/8", 1/8" longer than planned`; empty when it was not. */
 export const measuredWords = ({ measured, length }: Part, { unit }: Project): string => {

@@ -19,23 +19,42 @@ export const MeasuresBand = ({ open, onChoose }: Props) => {
   const asked = project.variables.filter(({ note }) => note !== 'follows');
   const follows = project.variables.filter(({ note }) => note === 'follows');
   const add = () => {
-    const name = freeVariableName('measure', project.variables.map((variable) => variable.name));
-    const variable: Variable = { id: newId(), name, kind: 'length', formula: project.unit === 'in' ? '12' : '300', note: '' };
+    const name = freeVariableName(
+      'measure',
+      project.variables.map((variable) => variable.name),
+    );
+    const variable: Variable = {
+      id: newId(),
+      name,
+      kind: 'length',
+      formula: project.unit === 'in' ? '12' : '300',
+      note: '',
+    };
     run({ type: 'addVariable', variable });
     onChoose({ kind: 'measure', id: variable.id });
   };
   return (
     <View role="group" aria-label="Measures" style={styles.measures}>
-      <Band title="Measures" note={asked.length === 0 ? 'name one, and lengths can follow from it' : 'all that follows moves along'} />
-      {isWide ? <Fields open={open} variables={asked} onChoose={onChoose} onAdd={add} /> : <Tapped open={open} variables={asked} onChoose={onChoose} onAdd={add} />}
+      <Band
+        title="Measures"
+        note={
+          asked.length === 0 ? 'name one, and lengths can follow from it' : 'all that follows moves along'
+        }
+      />
+      {isWide ? (
+        <Fields open={open} variables={asked} onChoose={onChoose} onAdd={add} />
+      ) : (
+        <Tapped open={open} variables={asked} onChoose={onChoose} onAdd={add} />
+      )}
       {follows.length > 0 ? (
         <Words size="small" tone="soft" style={styles.follows}>
-          From these: {follows.map((variable) => `${variable.name} ${shownValue(project, variable)}`).join(' · ')}
+          From these:{' '}
+          {follows.map((variable) => `${variable.name} ${shownValue(project, variable)}`).join(' · ')}
         </Words>
       ) : null}
     </View>
   );
-}; // prettier-ignore
+};
 
 interface ListProps extends Props {
   variables: Variable[];
@@ -69,10 +88,19 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
             aria-expanded={variable.id === tapped}
             aria-label={`Change ${variable.name}, ${shownValue(open.project, variable)}`}
             onPress={() => setTapped(variable.id === tapped ? null : variable.id)}
-            style={[styles.word, { borderColor: variable.id === tapped ? ink.spruce : ink.hairline, backgroundColor: variable.id === tapped ? ink.pale : ink.card }]}
+            style={[
+              styles.word,
+              {
+                borderColor: variable.id === tapped ? ink.spruce : ink.hairline,
+                backgroundColor: variable.id === tapped ? ink.pale : ink.card,
+              },
+            ]}
           >
             <Words size="small">
-              {variable.name} <Words size="small" style={{ fontFamily: FONTS.bold }}>{shownValue(open.project, variable)}</Words>
+              {variable.name}{' '}
+              <Words size="small" style={{ fontFamily: FONTS.bold }}>
+                {shownValue(open.project, variable)}
+              </Words>
             </Words>
           </Pressable>
         ))}
@@ -85,7 +113,7 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
       ) : null}
     </>
   );
-}; // prettier-ignore
+};
 
 const OneField = ({
   open: { project, run },
@@ -157,7 +185,13 @@ export const VariableField = ({
 
 const styles = StyleSheet.create({
   measures: { marginTop: 4 },
-  fields: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 10, paddingTop: 8, alignItems: 'flex-start' },
+  fields: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    paddingHorizontal: 10,
+    paddingTop: 8,
+    alignItems: 'flex-start',
+  },
   field: { flexBasis: '25%', paddingLeft: 6, paddingBottom: 6 },
   words: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16, paddingTop: 8, gap: 6 },
   word: { minHeight: TOUCH, paddingHorizontal: 10, justifyContent: 'center', borderWidth: 1 },
@@ -165,4 +199,4 @@ const styles = StyleSheet.create({
   one: { flexDirection: 'row', alignItems: 'center' },
   input: { flex: 1, minWidth: 0 },
   follows: { paddingHorizontal: 16, paddingVertical: 8 },
-}); // prettier-ignore
+});

@@ -59,7 +59,12 @@ const Parts = ({ open }: { open: OpenProject }) => {
     setChosen({ kind: 'extra', id: extra.id });
   };
   const form = (
-    <ChosenForm open={open} chosen={chosen} onChoose={setChosen} onHelper={(id) => setOpened({ kind: 'helper', groupId: id })} />
+    <ChosenForm
+      open={open}
+      chosen={chosen}
+      onChoose={setChosen}
+      onHelper={(id) => setOpened({ kind: 'helper', groupId: id })}
+    />
   );
   const hasForAll = project.extras.some(({ groupId: of }) => of === null);
   return (
@@ -78,7 +83,14 @@ const Parts = ({ open }: { open: OpenProject }) => {
       {hasForAll ? (
         <View role="group" aria-label="For the whole project" style={styles.forAll}>
           <Band title="For the whole project" />
-          <GroupHardware project={project} group={null} costs={costs} checks={checks} chosen={chosen} onChoose={setChosen} />
+          <GroupHardware
+            project={project}
+            group={null}
+            costs={costs}
+            checks={checks}
+            chosen={chosen}
+            onChoose={setChosen}
+          />
         </View>
       ) : null}
       <View style={styles.after}>
@@ -96,7 +108,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
       <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />
     </Columns>
   );
-}; // prettier-ignore
+};
 
 /** What is chosen, to be changed. */
 const ChosenForm = ({
@@ -156,14 +168,16 @@ const OpenedSheet = ({
   if (opened.kind === 'paste') return <PasteSheet open={open} groupId={groupId} onClose={close} />;
   if (opened.kind === 'helper') {
     const helper = helperOf(helperOfGroup(open, opened.groupId)?.id ?? '');
-    return helper ? <HelperForm open={open} helper={helper} groupId={opened.groupId} onClose={close} /> : null;
+    return helper ? (
+      <HelperForm open={open} helper={helper} groupId={opened.groupId} onClose={close} />
+    ) : null;
   }
   return picked ? (
     <HelperForm key={picked.id} open={open} helper={picked} onClose={close} />
   ) : (
     <HelperList onPick={setPicked} onClose={close} />
   );
-}; // prettier-ignore
+};
 
 /** What it all weighs and has for a surface, and what the sums beside the parts are. */
 const Facts = ({
@@ -177,30 +191,42 @@ const Facts = ({
 }) => {
   const carried = heaviestCarried((plan?.layouts ?? []).map(asCarried));
   const { all, heaviest, surface } = weightsOf(project);
-  const spares = Object.entries(costs).filter(([id]) => id.startsWith('spare:')).reduce((sum, [, cost]) => sum + cost, 0);
-  const spareCount = resolve(project).parts.filter(({ id }) => id.startsWith('spare:')).reduce((sum, { count }) => sum + count, 0);
+  const spares = Object.entries(costs)
+    .filter(([id]) => id.startsWith('spare:'))
+    .reduce((sum, [, cost]) => sum + cost, 0);
+  const spareCount = resolve(project)
+    .parts.filter(({ id }) => id.startsWith('spare:'))
+    .reduce((sum, { count }) => sum + count, 0);
   return (
     <>
       {all > 0 ? (
         <Words size="small" tone="soft">
           The wood weighs about {formatWeight(all, project.unit)}
-          {heaviest ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}` : ''}{carried ? `; the heaviest thing to carry home, ${carried.name}, ${formatWeight(carried.kilograms, project.unit)}` : ''}. All faces:{' '}
-          {formatArea(surface, project.unit)}. By rule of thumb, at 12 % moisture: new treated wood is heavier.
+          {heaviest
+            ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}`
+            : ''}
+          {carried
+            ? `; the heaviest thing to carry home, ${carried.name}, ${formatWeight(carried.kilograms, project.unit)}`
+            : ''}
+          . All faces: {formatArea(surface, project.unit)}. By rule of thumb, at 12 % moisture: new treated
+          wood is heavier.
         </Words>
       ) : null}
       {spareCount > 0 ? (
         <Words size="small" tone="soft">
-          Fasteners: {spareCount} spare{spares > 0 ? `, ${formatMoney(spares, project.currency)}` : ''}, on top of those above.
+          Fasteners: {spareCount} spare{spares > 0 ? `, ${formatMoney(spares, project.currency)}` : ''}, on
+          top of those above.
         </Words>
       ) : null}
       {Object.keys(costs).length > 0 ? (
         <Words size="small" tone="soft">
-          Beside each part: what it uses up of what is bought for it, with tax. Whole boards and boxes are under Buy.
+          Beside each part: what it uses up of what is bought for it, with tax. Whole boards and boxes are
+          under Buy.
         </Words>
       ) : null}
     </>
   );
-}; // prettier-ignore
+};
 
 const asCarried = (layout: Layout): Carried => ({
   ...layout,
@@ -216,11 +242,14 @@ const longestSold = (project: Project, book: Book) => {
     const sold = needs.find(({ parts }) => parts.includes(part))?.offers ?? [];
     const lengths = [
       ...sold,
-      ...owned.filter(({ kind, thickness, width }) => kind === 'board' && thickness === part.thickness && width === part.width),
+      ...owned.filter(
+        ({ kind, thickness, width }) =>
+          kind === 'board' && thickness === part.thickness && width === part.width,
+      ),
     ].map(({ length }) => length);
     return lengths.length > 0 ? Math.max(...lengths) : null;
   };
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   ways: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingHorizontal: 16, paddingBottom: 10 },

@@ -62,7 +62,15 @@ export const PasteSheet = ({
   );
 };
 
-const ReadLine = ({ line: { line, text, reading }, unit, group }: { line: PastedLine; unit: 'in' | 'mm'; group: string }) => {
+const ReadLine = ({
+  line: { line, text, reading },
+  unit,
+  group,
+}: {
+  line: PastedLine;
+  unit: 'in' | 'mm';
+  group: string;
+}) => {
   const ink = useInk();
   const isGood = 'heading' in reading || reading.ok;
   const words =
@@ -84,7 +92,7 @@ const ReadLine = ({ line: { line, text, reading }, unit, group }: { line: Pasted
       </View>
     </View>
   );
-}; // prettier-ignore
+};
 
 /** The parts that were understood, by the group that their heading names; names are made to differ. */
 const byGroup = (

@@ -7,8 +7,16 @@ import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/data';
 import { Button, Choice, TextField, useInk, useIsWide, Words } from '@/ui';
 import {
-  blankEntry, doubtAbout, lastPrice, readEntry, unitsFor, type Answer, type Ask, type Entry, type Visit,
-} from './aisle'; // prettier-ignore
+  blankEntry,
+  doubtAbout,
+  lastPrice,
+  readEntry,
+  unitsFor,
+  type Answer,
+  type Ask,
+  type Entry,
+  type Visit,
+} from './aisle';
 import { AisleList } from './AisleList';
 import type { Desk } from './desk';
 import { PriceKeys } from './PriceKeys';
@@ -90,12 +98,20 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
     const { price, unit: per, pack, item, weight, rough } = newestOf(ask.last);
     put(
       {
-        item, price, unit: per, pack, minQty: 1, available, date: desk.today, source: 'typed', note: '',
+        item,
+        price,
+        unit: per,
+        pack,
+        minQty: 1,
+        available,
+        date: desk.today,
+        source: 'typed',
+        note: '',
         ...(weight ? { weight } : {}),
         ...(rough ? { rough } : {}),
       },
       available === 0 ? 'out' : 'priced',
-    ); // prettier-ignore
+    );
   };
   const typeAgain = () => {
     set({ price: '' });
@@ -268,8 +284,13 @@ const Upcoming = ({
 const cheapestElsewhere = ({ offers, book, currency }: Desk, ask: Ask, storeId: string): string => {
   const itemKeyOf = ask.last?.itemKey;
   const others = offers
-    .filter((offer) => offer.storeId !== storeId && offer.available !== 0 && (itemKeyOf ? offer.itemKey === itemKeyOf : offer.name === tagName(ask.item)))
-    .sort((a, b) => (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack); // prettier-ignore
+    .filter(
+      (offer) =>
+        offer.storeId !== storeId &&
+        offer.available !== 0 &&
+        (itemKeyOf ? offer.itemKey === itemKeyOf : offer.name === tagName(ask.item)),
+    )
+    .sort((a, b) => (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack);
   const [best] = others;
   if (!best) return '';
   return `${asSold(newestOf(best), currency)} at ${book.stores[best.storeId]?.name ?? ''}`;
@@ -296,5 +317,12 @@ const styles = StyleSheet.create({
   measure: { flexGrow: 1, flexBasis: 110 },
   doubt: { borderLeftWidth: 3, paddingLeft: 12, gap: 8 },
   next: { justifyContent: 'flex-start' },
-  quick: { flexDirection: 'row', gap: 8, padding: 8, paddingHorizontal: 16, borderTopWidth: 1, flexWrap: 'wrap' },
-}); // prettier-ignore
+  quick: {
+    flexDirection: 'row',
+    gap: 8,
+    padding: 8,
+    paddingHorizontal: 16,
+    borderTopWidth: 1,
+    flexWrap: 'wrap',
+  },
+});

@@ -26,12 +26,7 @@ export const Cheapest = ({ desk, onOpen }: { desk: Desk; onOpen: (offer: Offer) 
   return (
     <View>
       <View style={styles.pad}>
-        <Choice
-          label="What is cheapest today"
-          value={kind}
-          options={KINDS}
-          onChange={setKind}
-        />
+        <Choice label="What is cheapest today" value={kind} options={KINDS} onChange={setKind} />
       </View>
       {shown.length === 0 ? (
         <Words tone="soft" style={styles.pad}>
@@ -43,9 +38,17 @@ export const Cheapest = ({ desk, onOpen }: { desk: Desk; onOpen: (offer: Offer) 
       ))}
     </View>
   );
-}; // prettier-ignore
+};
 
-const Ranking = ({ ranking: { title, by, rows }, desk, onOpen }: { ranking: UnitRanking; desk: Desk; onOpen: (offer: Offer) => void }) => (
+const Ranking = ({
+  ranking: { title, by, rows },
+  desk,
+  onOpen,
+}: {
+  ranking: UnitRanking;
+  desk: Desk;
+  onOpen: (offer: Offer) => void;
+}) => (
   <View role="group" aria-label={title} style={styles.group}>
     <Band title={title} note={by === 'each' ? 'by the piece' : UNIT_WORDS[by]} />
     {rows.map((row, index) => {
@@ -62,7 +65,9 @@ const Ranking = ({ ranking: { title, by, rows }, desk, onOpen }: { ranking: Unit
             <View style={styles.grow}>
               <Words size={index === 0 ? 'strong' : 'body'}>{row.name}</Words>
               <Words size="small" tone="soft">
-                {[row.store, row.how, row.date === null ? '' : formatDay(row.date)].filter(Boolean).join(' · ')}
+                {[row.store, row.how, row.date === null ? '' : formatDay(row.date)]
+                  .filter(Boolean)
+                  .join(' · ')}
               </Words>
             </View>
             <View>
@@ -70,7 +75,11 @@ const Ranking = ({ ranking: { title, by, rows }, desk, onOpen }: { ranking: Unit
                 {rate}
               </Words>
               <Words size="small" tone="soft" align="right">
-                {index === 0 ? 'cheapest' : row.more < 0.0005 ? 'the same' : `${Math.max(1, Math.round(row.more * 100))} % dearer`}
+                {index === 0
+                  ? 'cheapest'
+                  : row.more < 0.0005
+                    ? 'the same'
+                    : `${Math.max(1, Math.round(row.more * 100))} % dearer`}
               </Words>
             </View>
           </View>
@@ -78,7 +87,7 @@ const Ranking = ({ ranking: { title, by, rows }, desk, onOpen }: { ranking: Unit
       );
     })}
   </View>
-); // prettier-ignore
+);
 
 const styles = StyleSheet.create({
   pad: { paddingHorizontal: 16, paddingVertical: 10 },

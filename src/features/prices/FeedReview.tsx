@@ -23,7 +23,8 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
   const number = all.filter(isTaken).length;
   const typed = all.filter((change) => !isUnasked(change)).length;
   const flip = (change: Change) => setChosen({ ...chosen, [changeKey(change)]: !isTaken(change) });
-  const set = (value: boolean) => setChosen(Object.fromEntries(all.map((change) => [changeKey(change), value]))); // prettier-ignore
+  const set = (value: boolean) =>
+    setChosen(Object.fromEntries(all.map((change) => [changeKey(change), value])));
   const take = async () => {
     const parts = news.map((one) => withChanges(desk.book, one, one.changes.filter(isTaken)));
     const prices = parts.flatMap((part) => part.prices);

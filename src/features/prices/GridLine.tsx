@@ -42,7 +42,14 @@ const Cell = ({ row, store, desk, onOpen }: Omit<Props, 'stores'> & { store: Sto
   const isCheapest = offer.key === row.cheapest;
   const price = cents(offer.tiers[0]?.unitPrice ?? 0, desk.currency);
   const warning = isOut ? 'out of stock' : age.isOld ? 'old' : '';
-  const label = [`${row.name} at ${store.name}: ${price}`, isCheapest ? 'cheapest' : '', age.text, isOut ? warning : ''].filter(Boolean).join(', '); // prettier-ignore
+  const label = [
+    `${row.name} at ${store.name}: ${price}`,
+    isCheapest ? 'cheapest' : '',
+    age.text,
+    isOut ? warning : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
   return (
     <TableCell
       label={label}

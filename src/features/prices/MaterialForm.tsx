@@ -46,7 +46,10 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
   const known = materialOf(name, book.materials);
   const isOwn = book.materials?.[nameKey(name)] !== undefined;
   const change = (fields: Partial<Material>) =>
-    runOnBook({ type: 'putMaterial', material: { ...known, ...fields, name: known.name || name, source: YOURS } });
+    runOnBook({
+      type: 'putMaterial',
+      material: { ...known, ...fields, name: known.name || name, source: YOURS },
+    });
   const forget = () => {
     runOnBook({ type: 'removeMaterial', name });
     notify({ text: `${name} is taken by its name again.`, action: { label: 'Undo', run: undo } });
@@ -65,14 +68,26 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
       }
     >
       <Places material={known} />
-      <ReadField label="Species" text={known.species} read={(text) => ok(text.trim())} onRead={(species) => change({ species })} />
+      <ReadField
+        label="Species"
+        text={known.species}
+        read={(text) => ok(text.trim())}
+        onRead={(species) => change({ species })}
+      />
       <Choice
         label="What it is"
         value={known.panel ?? 'none'}
         options={PANELS}
         onChange={(panel) => change({ panel: panel === 'none' ? null : panel })}
       />
-      <Choice label="Stands decay" value={known.decay} options={DECAYS} onChange={(decay) => change({ decay, treatment: decay === 'treated' ? known.treatment || 'pressure-treated' : '' })} />
+      <Choice
+        label="Stands decay"
+        value={known.decay}
+        options={DECAYS}
+        onChange={(decay) =>
+          change({ decay, treatment: decay === 'treated' ? known.treatment || 'pressure-treated' : '' })
+        }
+      />
       {known.decay === 'treated' ? (
         <Choice
           label="Treated for the ground"
@@ -81,11 +96,36 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
           onChange={(value) => change({ inGround: value === 'read' ? null : value === 'yes' })}
         />
       ) : null}
-      <ReadField label="Grade" text={known.grade} read={(text) => ok(text.trim())} onRead={(grade) => change({ grade })} />
-      <ReadField label="Extra boards against defects, in percent" inputMode="decimal" text={percentText(known.spare)} read={readPercent} onRead={(spare) => change({ spare })} help="By grade, common practice: stud 10, No. 2 5, premium none." />
-      <ReadField label="Density against water, at 12 % moisture" inputMode="decimal" text={String(known.density)} read={readDensity} onRead={(density) => change({ density })} />
-      <ReadField label="Note" text={known.note} read={(text) => ok(text.trim())} onRead={(note) => change({ note })} />
-      <Words size="small" tone="soft">{known.source === YOURS ? 'As you say.' : `From: ${known.source}.`}</Words>
+      <ReadField
+        label="Grade"
+        text={known.grade}
+        read={(text) => ok(text.trim())}
+        onRead={(grade) => change({ grade })}
+      />
+      <ReadField
+        label="Extra boards against defects, in percent"
+        inputMode="decimal"
+        text={percentText(known.spare)}
+        read={readPercent}
+        onRead={(spare) => change({ spare })}
+        help="By grade, common practice: stud 10, No. 2 5, premium none."
+      />
+      <ReadField
+        label="Density against water, at 12 % moisture"
+        inputMode="decimal"
+        text={String(known.density)}
+        read={readDensity}
+        onRead={(density) => change({ density })}
+      />
+      <ReadField
+        label="Note"
+        text={known.note}
+        read={(text) => ok(text.trim())}
+        onRead={(note) => change({ note })}
+      />
+      <Words size="small" tone="soft">
+        {known.source === YOURS ? 'As you say.' : `From: ${known.source}.`}
+      </Words>
       <View>
         <Words size="strong" role="heading">
           At the rack
@@ -98,7 +138,7 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
       </View>
     </Detail>
   );
-}; // prettier-ignore
+};
 
 /** How it does in each place, why, and for how long. */
 const Places = ({ material }: { material: Material }) => (
@@ -109,12 +149,20 @@ const Places = ({ material }: { material: Material }) => (
         <View key={value} role="listitem">
           <View style={styles.place}>
             <Words style={styles.grow}>{label}</Words>
-            <Words size="strong" tone={fitness.verdict === 'unfit' ? 'bad' : fitness.verdict === 'fit' ? 'good' : 'ink'}>
+            <Words
+              size="strong"
+              tone={fitness.verdict === 'unfit' ? 'bad' : fitness.verdict === 'fit' ? 'good' : 'ink'}
+            >
               {capital(VERDICT_WORDS[fitness.verdict])}
             </Words>
           </View>
           <Words size="small" tone="soft">
-            {[fitness.sentence, `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`].filter(Boolean).join(' ')}
+            {[
+              fitness.sentence,
+              `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`,
+            ]
+              .filter(Boolean)
+              .join(' ')}
           </Words>
         </View>
       );
@@ -132,7 +180,7 @@ const Places = ({ material }: { material: Material }) => (
       How long it stands is a rule of thumb, from memory. A finish that is kept up adds to it outdoors.
     </Words>
   </View>
-); // prettier-ignore
+);
 
 const nearFood = (material: Material) =>
   fitnessOf(material, { exposure: 'outdoors', nearFood: true, treatedNearFood: 'avoid' });

@@ -7,11 +7,14 @@ import type { Desk } from './desk';
 
 /** Names of the materials of a book: those on sale, and those of which the user said something. */
 export const materialsOf = (book: Book): string[] => {
-  const names = new Map(Object.values(book.materials ?? {}).map(({ name }) => [nameKey(name), name] as const));
+  const names = new Map(
+    Object.values(book.materials ?? {}).map(({ name }) => [nameKey(name), name] as const),
+  );
   for (const { item } of Object.values(book.prices))
-    if (item.material.trim() !== '' && !names.has(nameKey(item.material))) names.set(nameKey(item.material), item.material.trim());
+    if (item.material.trim() !== '' && !names.has(nameKey(item.material)))
+      names.set(nameKey(item.material), item.material.trim());
   return [...names.values()].sort((a, b) => a.localeCompare(b));
-}; // prettier-ignore
+};
 
 export const PLACES: { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors, dry' },
@@ -25,7 +28,7 @@ export const fitWords = (material: Material): string => {
   const fit = PLACES.filter(({ value }) => fitnessInPlace(material, value).verdict === 'fit');
   const hardest = fit.at(-1)?.value;
   return hardest === undefined ? 'wants a finish anywhere' : FIT_WORDS[hardest];
-}; // prettier-ignore
+};
 
 const FIT_WORDS: Record<Exposure, string> = {
   indoors: 'fit indoors',
@@ -52,7 +55,12 @@ export const Materials = ({ desk: { book }, onOpen }: { desk: Desk; onOpen: (nam
     <View>
       <View style={styles.add}>
         <View style={styles.grow}>
-          <TextField label="Another material, as its tag says" value={name} onChange={setName} onSubmitEditing={add} />
+          <TextField
+            label="Another material, as its tag says"
+            value={name}
+            onChange={setName}
+            onSubmitEditing={add}
+          />
         </View>
         <Button mode="outlined" icon="add" onPress={add} disabled={name.trim() === ''}>
           Add
@@ -79,7 +87,7 @@ export const Materials = ({ desk: { book }, onOpen }: { desk: Desk; onOpen: (nam
       })}
     </View>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   add: { flexDirection: 'row', gap: 10, alignItems: 'center', paddingHorizontal: 16, paddingBottom: 12 },

@@ -1,8 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import {
-  filteredRows, gridRows, NO_FILTER, type GridFilter, type GridOrder, type GridRow, type Offer,
-} from '@/core/prices'; // prettier-ignore
+  filteredRows,
+  gridRows,
+  NO_FILTER,
+  type GridFilter,
+  type GridOrder,
+  type GridRow,
+  type Offer,
+} from '@/core/prices';
 import type { Store } from '@/core/project';
 import { Band, Button, Pick, Stamp, TextField, useInk, useIsWide, VirtualList, Words } from '@/ui';
 import type { Desk } from './desk';
@@ -56,8 +62,10 @@ export const PriceGrid = ({ desk, onOpen, isBeside }: Props) => {
   const set = (fields: Partial<GridFilter>) => setFilter({ ...filter, ...fields });
   const choices = (values: string[]) => [
     { value: '', label: 'any' },
-    ...[...new Set(values.filter((value) => value !== ''))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })).map((value) => ({ value, label: value })),
-  ]; // prettier-ignore
+    ...[...new Set(values.filter((value) => value !== ''))]
+      .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+      .map((value) => ({ value, label: value })),
+  ];
   const isFiltered = JSON.stringify(filter) !== JSON.stringify(NO_FILTER);
   return (
     <View>
@@ -172,7 +180,13 @@ interface LineProps {
 }
 
 const Card = ({ row, desk, onOpen }: LineProps) => {
-  const lines = Object.values(row.cells).flat().sort((a, b) => Number(a.available === 0) - Number(b.available === 0) || (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack); // prettier-ignore
+  const lines = Object.values(row.cells)
+    .flat()
+    .sort(
+      (a, b) =>
+        Number(a.available === 0) - Number(b.available === 0) ||
+        (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack,
+    );
   const missing = desk.stores.length - Object.keys(row.cells).length;
   return (
     <View role="group" aria-label={row.name}>
@@ -206,16 +220,38 @@ const Card = ({ row, desk, onOpen }: LineProps) => {
 };
 
 const styles = StyleSheet.create({
-  filters: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, paddingHorizontal: 16, paddingBottom: 12, alignItems: 'center' },
+  filters: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: 8,
+    paddingHorizontal: 16,
+    paddingBottom: 12,
+    alignItems: 'center',
+  },
   find: { width: '100%' },
   findWide: { width: 260 },
   none: { padding: 16, gap: 8, alignItems: 'flex-start' },
   row: { flexDirection: 'row', borderBottomWidth: 1, alignItems: 'stretch', minHeight: 56 },
-  item: { width: ITEM, flexGrow: 1, maxWidth: 420, flexShrink: 0, paddingHorizontal: 13, justifyContent: 'center', borderLeftWidth: 3 },
+  item: {
+    width: ITEM,
+    flexGrow: 1,
+    maxWidth: 420,
+    flexShrink: 0,
+    paddingHorizontal: 13,
+    justifyContent: 'center',
+    borderLeftWidth: 3,
+  },
   cell: { width: CELL, flexGrow: 1, maxWidth: MOST_CELL, paddingHorizontal: 8, justifyContent: 'center' },
   unmarked: { borderLeftColor: 'transparent' },
   sticky: { position: 'sticky', top: 0, zIndex: 1 } as object,
-  cardHead: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingTop: 14, paddingBottom: 6 },
+  cardHead: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 12,
+    paddingHorizontal: 16,
+    paddingTop: 14,
+    paddingBottom: 6,
+  },
   grow: { flex: 1 },
   missing: { paddingHorizontal: 16, paddingVertical: 8 },
-}); // prettier-ignore
+});

@@ -17,10 +17,20 @@ interface Props {
 const KINDS: { meaning: Meaning; title: string; help: string; isTakeable: boolean }[] = [
   { meaning: 'new', title: 'new', help: 'Nothing of it is in the book.', isTakeable: true },
   { meaning: 'changed', title: 'changed', help: 'Newer than what is in the book.', isTakeable: true },
-  { meaning: 'history', title: 'older', help: 'Kept as history; the newer price still holds.', isTakeable: true },
-  { meaning: 'conflict', title: 'in conflict', help: 'Against a price of the same day, or one you typed yourself. Ticked: the file holds.', isTakeable: true },
+  {
+    meaning: 'history',
+    title: 'older',
+    help: 'Kept as history; the newer price still holds.',
+    isTakeable: true,
+  },
+  {
+    meaning: 'conflict',
+    title: 'in conflict',
+    help: 'Against a price of the same day, or one you typed yourself. Ticked: the file holds.',
+    isTakeable: true,
+  },
   { meaning: 'same', title: 'known already', help: 'Nothing to take.', isTakeable: false },
-]; // prettier-ignore
+];
 
 /** What a sheet holds, by what it means for the book, and what is wrong in it, line by line. */
 export const SheetPreview = ({ summary, currency, meanings, onChange }: Props) => {

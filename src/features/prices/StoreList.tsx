@@ -83,7 +83,11 @@ const FollowRow = ({ told, desk }: { told: FeedStore; desk: Desk }) => {
     stores.find(({ feed }) => feed?.id === told.id) ??
     stores.find(({ name }) => nameKey(name) === nameKey(told.name));
   const follow = () => {
-    const store: Store = held ?? { ...emptyStore(newId(), told.name, told.currency), kind: told.kind, trip: fromMain(told.trip, told.currency) }; // prettier-ignore
+    const store: Store = held ?? {
+      ...emptyStore(newId(), told.name, told.currency),
+      kind: told.kind,
+      trip: fromMain(told.trip, told.currency),
+    };
     runOnBook({ type: 'putStore', store: { ...store, feed: { id: told.id, taken: null } } });
     notify({ text: `${told.name} is followed. Its prices wait to be looked at.` });
   };

@@ -15,10 +15,23 @@ const yard = Object.values(book.stores).find(({ name }) => name === 'Yard')?.id 
 const deskOf = (held: Book): Desk => {
   const offers = currentOffers(held);
   return {
-    book: held, project, projects: [project], unit: 'in', currency: 'USD', currencies: ['USD'], setCurrency: () => {},
-    terms: project.settings, staleAfter: 60, today: '2026-11-25', stores: Object.values(held.stores), offers,
-    needs: needsOf(resolve(project).parts, offers), runOnBook: () => {}, undo: () => {}, run: null,
-  }; // prettier-ignore
+    book: held,
+    project,
+    projects: [project],
+    unit: 'in',
+    currency: 'USD',
+    currencies: ['USD'],
+    setCurrency: () => {},
+    terms: project.settings,
+    staleAfter: 60,
+    today: '2026-11-25',
+    stores: Object.values(held.stores),
+    offers,
+    needs: needsOf(resolve(project).parts, offers),
+    runOnBook: () => {},
+    undo: () => {},
+    run: null,
+  };
 };
 const asks = () => asksOf(deskOf(book), yard);
 const first = (): Ask => {
@@ -55,7 +68,13 @@ test('an entry begins as the last tag was written, and is read as an observation
   expect(blankEntry(ten, 'in')).toEqual({ price: '', unit: 'ft', length: "10'", pack: '1' });
   expect(unitsFor(ten, 'in')).toEqual(['each', 'ft']);
   const read = readEntry(ten, { price: '0,95', unit: 'ft', length: "10'", pack: '1' }, 'in', '2026-11-25');
-  expect(read.ok && read.value).toMatchObject({ price: 0.95 * MICROS, unit: 'ft', date: '2026-11-25', source: 'typed', available: null }); // prettier-ignore
+  expect(read.ok && read.value).toMatchObject({
+    price: 0.95 * MICROS,
+    unit: 'ft',
+    date: '2026-11-25',
+    source: 'typed',
+    available: null,
+  });
 });
 
 test('another length is another thing, with its own name', () => {
@@ -70,7 +89,12 @@ test('another length is another thing, with its own name', () => {
 
 test('what cannot be read is told at its field', () => {
   const place = (fields: object) => {
-    const read = readEntry(first(), { ...blankEntry(first(), 'in'), price: '7', ...fields }, 'in', '2026-11-25'); // prettier-ignore
+    const read = readEntry(
+      first(),
+      { ...blankEntry(first(), 'in'), price: '7', ...fields },
+      'in',
+      '2026-11-25',
+    );
     return read.ok ? null : read.problems[0]?.place;
   };
   expect(place({})).toBeNull();
@@ -83,8 +107,10 @@ test('what cannot be read is told at its field', () => {
 
 test('a slipped point is doubted against the last tag, or against the neighbours in another length', () => {
   const offers = currentOffers(book);
-  const entry = (price: string, length = "8'") => readEntry(first(), { price, unit: 'each', length, pack: '1' }, 'in', '2026-11-25'); // prettier-ignore
-  const doubt = (read: ReturnType<typeof entry>) => (read.ok ? doubtAbout(read.value, first(), yard, offers) : null); // prettier-ignore
+  const entry = (price: string, length = "8'") =>
+    readEntry(first(), { price, unit: 'each', length, pack: '1' }, 'in', '2026-11-25');
+  const doubt = (read: ReturnType<typeof entry>) =>
+    read.ok ? doubtAbout(read.value, first(), yard, offers) : null;
   expect(doubt(entry('7.50'))).toBeNull();
   expect(doubt(entry('75'))).toMatchObject({ against: 'last' });
   expect(doubt(entry('11', '12ft'))).toBeNull();

@@ -129,18 +129,26 @@ export const readEntry = (
       ? fault('price', 'Type the price on the tag, such as 3.98.')
       : parseTag(entry.price);
   if (!price.ok) return fault('price', price.problems[0]?.sentence ?? '');
-  if (price.value === 0) return fault('price', 'A price of nothing is none; press “Out of stock” if it is not there.');
+  if (price.value === 0)
+    return fault('price', 'A price of nothing is none; press “Out of stock” if it is not there.');
   const pack = parseCount(entry.pack);
   if (!pack.ok) return fault('pack', pack.problems[0]?.sentence ?? '');
   const length = ask.item.length ? parseLength(entry.length, unit) : null;
   if (length && !length.ok) return fault('length', length.problems[0]?.sentence ?? '');
   const isOther = length?.ok === true && length.value !== ask.item.length?.ticks;
   const measured: Item = isOther
-    ? { ...ask.item, length: { text: withUnit({ text: entry.length.trim(), ticks: length.value }, unit), ticks: length.value } }
+    ? {
+        ...ask.item,
+        length: {
+          text: withUnit({ text: entry.length.trim(), ticks: length.value }, unit),
+          ticks: length.value,
+        },
+      }
     : ask.item;
   const item = isOther ? { ...measured, name: itemName(measured) } : measured;
   const byMeasure = entry.unit !== 'each' && entry.unit !== 'pack';
-  if (amountOf(item, entry.unit) === null) return fault('length', 'Give its length first: the price is for a measure of it.');
+  if (amountOf(item, entry.unit) === null)
+    return fault('length', 'Give its length first: the price is for a measure of it.');
   const seen = ask.last && !isOther ? newestOf(ask.last) : null;
   return ok({
     item,
@@ -155,7 +163,7 @@ export const readEntry = (
     ...(seen?.weight && pack.value === seen.pack ? { weight: seen.weight } : {}),
     ...(seen?.rough ? { rough: seen.rough } : {}),
   });
-}; // prettier-ignore
+};
 
 /** Whether what was read looks like a slipped decimal point, and what was expected, in the same unit. */
 export const doubtAbout = (
@@ -165,5 +173,9 @@ export const doubtAbout = (
   offers: Offer[],
 ): Doubt | null => {
   const isSame = itemKey(read.item) === itemKey(ask.item);
-  return doubtOf(read, isSame ? ask.last : null, offers.filter((offer) => offer.storeId !== storeId || offer.key !== ask.last?.key)); // prettier-ignore
+  return doubtOf(
+    read,
+    isSame ? ask.last : null,
+    offers.filter((offer) => offer.storeId !== storeId || offer.key !== ask.last?.key),
+  );
 };

@@ -1,7 +1,16 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@/core/measure';
 import { currentOffers, needsOf, withDressed, type Need, type Offer } from '@/core/prices';
-import { resolve, type Book, type BookCommand, type Command, type PlanSettings, type Project, type Store, toolsOf } from '@/core/project'; // prettier-ignore
+import {
+  resolve,
+  type Book,
+  type BookCommand,
+  type Command,
+  type PlanSettings,
+  type Project,
+  type Store,
+  toolsOf,
+} from '@/core/project';
 import { STALE_AFTER, useOpenBook, useProject, useProjects, useSettings, useToday } from '@/data';
 
 /** What the screens of the price book work with, in a project or by itself. */
@@ -40,7 +49,8 @@ export const useDesk = (projectId: string | null): Desk | null | undefined => {
   const project = projectId === null ? null : (open?.project ?? null);
   const book = whole?.book;
   const currencies = useMemo(() => currenciesOf(book, settings.currency), [book, settings.currency]);
-  const currency = project?.currency ?? (asked && currencies.includes(asked) ? asked : (currencies[0] ?? settings.currency)); // prettier-ignore
+  const currency =
+    project?.currency ?? (asked && currencies.includes(asked) ? asked : (currencies[0] ?? settings.currency));
   const records = all?.records;
   const projects = useMemo(
     () =>

@@ -6,14 +6,24 @@ const trellis: Project = {
   ...emptyProject('t', 'Trellis', 'in', 'USD'),
   groups: [
     {
-      id: 'g', name: 'Frame', exposure: 'outdoors', materials: ['cedar', 'treated'], chosen: 'o',
-      options: [{ id: 'o', name: 'first', parts: [
-        { ...emptyPart('a'), name: 'Post', section: '2x4', length: measure('9ft', 'in') },
-        { ...emptyPart('b'), name: 'Hook', kind: 'hardware', quantity: 6, item: 'screw hook' },
-      ] }],
+      id: 'g',
+      name: 'Frame',
+      exposure: 'outdoors',
+      materials: ['cedar', 'treated'],
+      chosen: 'o',
+      options: [
+        {
+          id: 'o',
+          name: 'first',
+          parts: [
+            { ...emptyPart('a'), name: 'Post', section: '2x4', length: measure('9ft', 'in') },
+            { ...emptyPart('b'), name: 'Hook', kind: 'hardware', quantity: 6, item: 'screw hook' },
+          ],
+        },
+      ],
     },
   ],
-}; // prettier-ignore
+};
 const [posts, hooks] = needsOf(resolve(trellis).parts, []);
 const places = (draft: PriceDraft): string[] => {
   const read = readDraft(draft, 'in', '2026-11-24');
@@ -109,19 +119,45 @@ test('a price that is opened and saved unchanged is the same', () => {
 });
 
 test('a pack by weight brings what its weight holds, and comes back from its draft', () => {
-  const draft: PriceDraft = { ...blankDraft('s'), kind: 'hardware', unit: 'pack', name: 'deck screws 2 1/2', price: '19.98', packBy: 'lb', weight: '2', perWeight: '107.5' }; // prettier-ignore
+  const draft: PriceDraft = {
+    ...blankDraft('s'),
+    kind: 'hardware',
+    unit: 'pack',
+    name: 'deck screws 2 1/2',
+    price: '19.98',
+    packBy: 'lb',
+    weight: '2',
+    perWeight: '107.5',
+  };
   const read = readDraft(draft, 'in', '2026-11-24');
-  expect(read.ok && [read.value.pack, read.value.weight]).toEqual([215, { amount: 2, unit: 'lb', pieces: 107.5 }]); // prettier-ignore
+  expect(read.ok && [read.value.pack, read.value.weight]).toEqual([
+    215,
+    { amount: 2, unit: 'lb', pieces: 107.5 },
+  ]);
   const seen = read.ok ? draftOfPrice({ ...read.value, id: 'p', storeId: 's', source: 'typed' }, 'in') : null;
   expect(seen).toMatchObject({ packBy: 'lb', weight: '2', perWeight: '107.5' });
   expect(places({ ...draft, weight: '0', perWeight: 'few' })).toEqual(['perWeight', 'weight']);
 });
 
 test('rough wood has what planing takes and what is lost, and only boards have it', () => {
-  const draft: PriceDraft = { ...blankDraft('s'), section: '27x160mm', length: '3m', material: 'larch', price: '700', unit: 'm3', finish: 'rough', planing: '5mm', waste: '25 %' }; // prettier-ignore
+  const draft: PriceDraft = {
+    ...blankDraft('s'),
+    section: '27x160mm',
+    length: '3m',
+    material: 'larch',
+    price: '700',
+    unit: 'm3',
+    finish: 'rough',
+    planing: '5mm',
+    waste: '25 %',
+  };
   const read = readDraft(draft, 'mm', '2026-11-24');
   expect(read.ok && read.value.rough).toEqual({ planing: { text: '5mm', ticks: 1600 }, waste: 0.25 });
   expect(places({ ...draft, planing: 'much', waste: 'some' })).toEqual(['planing', 'waste']);
-  const sheet = readDraft({ ...draft, kind: 'sheet', section: '18mm', width: '1m', unit: 'each' }, 'mm', '2026-11-24'); // prettier-ignore
+  const sheet = readDraft(
+    { ...draft, kind: 'sheet', section: '18mm', width: '1m', unit: 'each' },
+    'mm',
+    '2026-11-24',
+  );
   expect(sheet.ok && sheet.value.rough).toBeUndefined();
 });

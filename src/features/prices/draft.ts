@@ -53,9 +53,28 @@ export interface PriceDraft {
 }
 
 export const blankDraft = (storeId: string | null): PriceDraft => ({
-  id: null, storeId, kind: 'board', name: '', section: '', length: '', width: '', material: '', price: '', unit: 'each', pack: '1', minQty: '1', available: '', date: '', note: '',
-  packBy: 'count', weight: '', perWeight: '', finish: 'dressed', planing: '', waste: '',
-}); // prettier-ignore
+  id: null,
+  storeId,
+  kind: 'board',
+  name: '',
+  section: '',
+  length: '',
+  width: '',
+  material: '',
+  price: '',
+  unit: 'each',
+  pack: '1',
+  minQty: '1',
+  available: '',
+  date: '',
+  note: '',
+  packBy: 'count',
+  weight: '',
+  perWeight: '',
+  finish: 'dressed',
+  planing: '',
+  waste: '',
+});
 
 /** A price for what is needed: section, material and item are filled in, and a length that holds the longest part. */
 export const draftForNeed = (
@@ -183,10 +202,17 @@ export const readDraft = (
   if (problems.length > 0 || price === null) return { ok: false, problems };
   if (item.name === '') item.name = itemName(item);
   return ok({
-    item, price, unit: draft.unit, pack: byMeasure ? 1 : pack, minQty, available, date, note: draft.note.trim(),
+    item,
+    price,
+    unit: draft.unit,
+    pack: byMeasure ? 1 : pack,
+    minQty,
+    available,
+    date,
+    note: draft.note.trim(),
     ...(weight ? { weight } : {}),
     ...(rough ? { rough } : {}),
-  }); // prettier-ignore
+  });
 
   function readWeight(by: PackWeight['unit']): PackWeight | null {
     const amount = need('weight', parseDecimal(draft.weight));

@@ -58,10 +58,14 @@ const weighed = (answer: FeedAnswer, storeId: string, book: Book): Change[] => {
 };
 
 /** The book with changes taken, and the day noted up to which a store's prices were looked at. */
-export const withChanges = (book: Book, { store, asOf }: News, taken: Change[]): { prices: Price[]; stores: Store[] } => ({
+export const withChanges = (
+  book: Book,
+  { store, asOf }: News,
+  taken: Change[],
+): { prices: Price[]; stores: Store[] } => ({
   prices: taken.map(({ price }) => price),
   stores: [{ ...(book.stores[store.id] ?? store), feed: { id: store.feed?.id ?? '', taken: asOf } }],
-}); // prettier-ignore
+});
 
 /** What the book would be with all news taken that no person's own price stands against. */
 export const bookWith = (book: Book, news: News[]): Book | null => {
@@ -77,7 +81,10 @@ export const changeKey = ({ price }: Change): string => observationKey(price);
 export const isUnasked = ({ meaning }: Change): boolean => meaning !== 'conflict';
 
 /** Changes in the order in which they matter: what projects need first, then the largest move. */
-export const byWeight = (changes: Change[], desk: Pick<Desk, 'projects' | 'book'>): { change: Change; isNeeded: boolean }[] => {
+export const byWeight = (
+  changes: Change[],
+  desk: Pick<Desk, 'projects' | 'book'>,
+): { change: Change; isNeeded: boolean }[] => {
   const parts = desk.projects.flatMap((project) => resolve(project, desk.book.materials).parts);
   const trial: Book = {
     ...desk.book,
@@ -91,4 +98,4 @@ export const byWeight = (changes: Change[], desk: Pick<Desk, 'projects' | 'book'
   return changes
     .map((change) => ({ change, isNeeded: needed.has(seenOf(change.price)?.key ?? '') }))
     .sort((a, b) => Number(b.isNeeded) - Number(a.isNeeded) || move(b.change) - move(a.change));
-}; // prettier-ignore
+};

@@ -1,4 +1,14 @@
-import { MICROS, parseDecimal, parseMoney, parseTag, percentText, writeMoney, toMinor, type LengthUnit, type Minor } from '@/core/measure'; // prettier-ignore
+import {
+  MICROS,
+  parseDecimal,
+  parseMoney,
+  parseTag,
+  percentText,
+  writeMoney,
+  toMinor,
+  type LengthUnit,
+  type Minor,
+} from '@/core/measure';
 import type { Store } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
 import { nameKey } from '@/core/wood';

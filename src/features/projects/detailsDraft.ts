@@ -39,7 +39,10 @@ export interface DetailsDraft {
 }
 
 /** What the details form changes of a project. */
-export type Details = Pick<Project, 'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings' | 'treatedNearFood'>; // prettier-ignore
+export type Details = Pick<
+  Project,
+  'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings' | 'treatedNearFood'
+>;
 
 export const draftOf = ({
   name,
@@ -51,7 +54,6 @@ export const draftOf = ({
   settings,
   treatedNearFood = 'avoid',
 }: Details): DetailsDraft => ({
-  // prettier-ignore
   treatedNearFood,
   name,
   note,
@@ -112,7 +114,9 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
     settings[place] = { text: draft[place].trim(), ticks };
   }
   const optional = (place: 'carryLength' | 'carryWidth'): Measure | null =>
-    draft[place].trim() === '' ? null : { text: draft[place].trim(), ticks: need(place, parseLength(draft[place], draft.unit), 0) }; // prettier-ignore
+    draft[place].trim() === ''
+      ? null
+      : { text: draft[place].trim(), ticks: need(place, parseLength(draft[place], draft.unit), 0) };
   const [carryLength, carryWidth] = [optional('carryLength'), optional('carryWidth')];
   const spare = need('spare', readSpare(draft.spare), {});
   // What a project does not say stays unsaid.

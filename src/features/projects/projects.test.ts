@@ -36,7 +36,12 @@ test('every wrong detail is named, with a sentence', () => {
 });
 
 test('a table saw, what goes in the car, and extra boards by material', () => {
-  const draft = { ...draftOf(project), ripping: 'yes' as const, carryLength: '8ft', spare: 'stud 10 %, select pine 2.5' };
+  const draft = {
+    ...draftOf(project),
+    ripping: 'yes' as const,
+    carryLength: '8ft',
+    spare: 'stud 10 %, select pine 2.5',
+  };
   const read = readDraft(draft, project.settings);
   expect(read.ok && read.value.settings).toMatchObject({
     tools: ['mitre-saw', 'table-saw'],
@@ -47,10 +52,14 @@ test('a table saw, what goes in the car, and extra boards by material', () => {
   const again = draftOf({ ...project, settings });
   expect(again).toMatchObject({ ripping: 'yes', carryLength: '8ft', spare: 'stud 10, select pine 2.5' });
   const back = readDraft({ ...again, ripping: 'no' as const, carryLength: '', spare: '' }, settings);
-  expect(back.ok && back.value.settings).toMatchObject({ tools: ['mitre-saw'], maxCarryLength: null, spare: {} });
+  expect(back.ok && back.value.settings).toMatchObject({
+    tools: ['mitre-saw'],
+    maxCarryLength: null,
+    spare: {},
+  });
   const wrong = readDraft({ ...draft, spare: 'stud many', carryWidth: 'x' }, project.settings);
   expect(!wrong.ok && wrong.problems.map(({ place }) => place)).toEqual(['carryWidth', 'spare']);
-}); // prettier-ignore
+});
 
 test('a blank target is none, tax is a share', () => {
   const read = readDraft({ ...draftOf(project), target: '', tax: '8.25 %' }, project.settings);
@@ -58,9 +67,18 @@ test('a blank target is none, tax is a share', () => {
 });
 
 const price = (id: string, storeId: string): Price => ({
-  id, storeId, item: { kind: 'hardware', name: 'hinge', section: '', length: null, width: null, material: '' },
-  price: 1, unit: 'each', pack: 1, minQty: 1, available: null, date: null, source: 'typed', note: '',
-}); // prettier-ignore
+  id,
+  storeId,
+  item: { kind: 'hardware', name: 'hinge', section: '', length: null, width: null, material: '' },
+  price: 1,
+  unit: 'each',
+  pack: 1,
+  minQty: 1,
+  available: null,
+  date: null,
+  source: 'typed',
+  note: '',
+});
 
 test('a file’s stores are known by id, or by name and currency; what is here stays as it is', () => {
   const held = {
@@ -77,6 +95,9 @@ test('a file’s stores are known by id, or by name and currency; what is here s
   };
   const merged = mergeBook(held, own);
   expect(merged.stores.map(({ id }) => id)).toEqual(['euro']);
-  expect(merged.prices.map(({ id, storeId }) => [id, storeId])).toEqual([['y', 'b'], ['z', 'euro']]); // prettier-ignore
+  expect(merged.prices.map(({ id, storeId }) => [id, storeId])).toEqual([
+    ['y', 'b'],
+    ['z', 'euro'],
+  ]);
   expect(mergeBook(emptyBook(), own).prices).toHaveLength(3);
 });

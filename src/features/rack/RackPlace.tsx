@@ -51,9 +51,7 @@ const Rack = ({
 }: NonNullable<ReturnType<typeof useOpenBook>> & { unit: LengthUnit }) => {
   const [text, setText] = useState('');
   const [isTried, setIsTried] = useState(false);
-  const entries = Object.values(book.rack ?? {}).sort((a, b) =>
-    rackName(a).localeCompare(rackName(b)),
-  );
+  const entries = Object.values(book.rack ?? {}).sort((a, b) => rackName(a).localeCompare(rackName(b)));
   const read = readEntry(text, unit);
   const add = () => {
     setIsTried(true);
@@ -74,7 +72,9 @@ const Rack = ({
     <Columns>
       <View style={styles.head}>
         <Words size="headline">Rack</Words>
-        <Words tone="soft">What is here already costs nothing more, and every plan uses it first where that is cheapest.</Words>
+        <Words tone="soft">
+          What is here already costs nothing more, and every plan uses it first where that is cheapest.
+        </Words>
       </View>
       <View style={styles.add}>
         <View style={styles.grow}>
@@ -85,14 +85,22 @@ const Rack = ({
             onChange={setText}
             onSubmitEditing={add}
             error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
-            help={read.ok ? `${read.value.quantity} × ${rackName(read.value)}` : `Such as ${example}; hardware: 40 deck screws; a can: 1 clear oil 40 %.`}
+            help={
+              read.ok
+                ? `${read.value.quantity} × ${rackName(read.value)}`
+                : `Such as ${example}; hardware: 40 deck screws; a can: 1 clear oil 40 %.`
+            }
           />
         </View>
         <Button mode="outlined" onPress={add}>
           Add
         </Button>
       </View>
-      {entries.length === 0 ? <Words style={styles.pad}>Nothing is on it yet.</Words> : <Band title="On the rack" note={`${entries.length} ${entries.length === 1 ? 'thing' : 'things'}`} />}
+      {entries.length === 0 ? (
+        <Words style={styles.pad}>Nothing is on it yet.</Words>
+      ) : (
+        <Band title="On the rack" note={`${entries.length} ${entries.length === 1 ? 'thing' : 'things'}`} />
+      )}
       <View role="list" aria-label="On the rack">
         {entries.map((entry) => (
           <View key={entry.id} role="listitem">
@@ -103,11 +111,22 @@ const Rack = ({
                   <Words>{rackName(entry)}</Words>
                   {entry.from === '' && !entry.value ? null : (
                     <Words size="small" tone="soft">
-                      {[entry.from === '' ? '' : `left from ${entry.from}`, entry.value ? `worth ${formatMoney(entry.value.sum, entry.value.currency)}${entry.quantity > 1 ? ' each' : ''}` : ''].filter(Boolean).join(' · ')}
+                      {[
+                        entry.from === '' ? '' : `left from ${entry.from}`,
+                        entry.value
+                          ? `worth ${formatMoney(entry.value.sum, entry.value.currency)}${entry.quantity > 1 ? ' each' : ''}`
+                          : '',
+                      ]
+                        .filter(Boolean)
+                        .join(' · ')}
                     </Words>
                   )}
                 </View>
-                <IconAction icon="delete" label={`Take ${rackName(entry)} off the rack`} onPress={() => remove(entry)} />
+                <IconAction
+                  icon="delete"
+                  label={`Take ${rackName(entry)} off the rack`}
+                  onPress={() => remove(entry)}
+                />
               </View>
             </Row>
           </View>
@@ -116,7 +135,7 @@ const Rack = ({
       <Tools book={book} runOnBook={runOnBook} undo={undo} />
     </Columns>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   wait: { marginTop: 80 },

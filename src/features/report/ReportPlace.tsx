@@ -28,7 +28,11 @@ const Shown = ({ open: { project, book } }: { open: OpenProject }) => {
   return (
     <View style={styles.place}>
       <View style={styles.head}>
-        <IconAction icon="back" label="Back to Spend" onPress={() => router.navigate(`/project/${project.id}/spend`)} />
+        <IconAction
+          icon="back"
+          label="Back to Spend"
+          onPress={() => router.navigate(`/project/${project.id}/spend`)}
+        />
         <Words size="title" style={styles.grow}>
           One page
         </Words>
@@ -44,10 +48,15 @@ const Shown = ({ open: { project, book } }: { open: OpenProject }) => {
           Save as a web page
         </Button>
       </View>
-      {createElement('iframe', { ref: page, srcDoc: html, title: `${project.name} on one page`, style: FRAME })}
+      {createElement('iframe', {
+        ref: page,
+        srcDoc: html,
+        title: `${project.name} on one page`,
+        style: FRAME,
+      })}
     </View>
   );
-}; // prettier-ignore
+};
 
 const FRAME = { flex: 1, border: 'none', width: '100%', background: '#fff' };
 

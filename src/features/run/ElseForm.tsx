@@ -51,7 +51,13 @@ export const ElseForm = ({
   const [price, setPrice] = useState('');
   const [serves, setServes] = useState<'yes' | 'no'>('yes');
   const [isTried, setTried] = useState(false);
-  const here = currentOffers(book).filter((offer) => offer.storeId === store.id && offer.available !== 0 && isNear(offer, wanted) && offer.key !== instead?.offerKey);
+  const here = currentOffers(book).filter(
+    (offer) =>
+      offer.storeId === store.id &&
+      offer.available !== 0 &&
+      isNear(offer, wanted) &&
+      offer.key !== instead?.offerKey,
+  );
   const choose = (offer: Offer) => {
     const { item, tiers } = offer;
     setName(item.kind === 'hardware' ? offer.name : '');
@@ -65,24 +71,52 @@ export const ElseForm = ({
   const size = parseLength(length, unit);
   const cut = parseSection(section, unit);
   const item: Item | null = !isWood
-    ? name.trim() === '' ? null : hardwareItem(name.trim())
+    ? name.trim() === ''
+      ? null
+      : hardwareItem(name.trim())
     : size.ok && material.trim() !== '' && (wanted.kind === 'sheet' || cut.ok)
-      ? named({ kind: wanted.kind, name: '', section: wanted.kind === 'board' && cut.ok ? cut.value.name : section, length: { text: withUnit({ text: length.trim(), ticks: size.value }, unit), ticks: size.value }, width: wanted.width, material: material.trim() })
+      ? named({
+          kind: wanted.kind,
+          name: '',
+          section: wanted.kind === 'board' && cut.ok ? cut.value.name : section,
+          length: { text: withUnit({ text: length.trim(), ticks: size.value }, unit), ticks: size.value },
+          width: wanted.width,
+          material: material.trim(),
+        })
       : null;
-  const offer = item && here.find((one) => (item.kind === 'hardware' ? nameKey(one.name) === nameKey(item.name) : one.itemKey === keyOf(item, one)));
-  const each = paid.ok ? toMinor(Math.round(toMicros(paid.value, currency) * (1 + taxAt(store, project.settings))), currency) : 0;
+  const offer =
+    item &&
+    here.find((one) =>
+      item.kind === 'hardware' ? nameKey(one.name) === nameKey(item.name) : one.itemKey === keyOf(item, one),
+    );
+  const each = paid.ok
+    ? toMinor(Math.round(toMicros(paid.value, currency) * (1 + taxAt(store, project.settings))), currency)
+    : 0;
   const many = count.ok ? count.value : 0;
   const take = () => {
     setTried(true);
     if (!item || !paid.ok || !count.ok) return;
-    onSurprise(surpriseOf(run, instead ? `${tagName(item)} bought instead of ${instead.name}` : `${tagName(item)} bought too`, tagName(item)));
+    onSurprise(
+      surpriseOf(
+        run,
+        instead ? `${tagName(item)} bought instead of ${instead.name}` : `${tagName(item)} bought too`,
+        tagName(item),
+      ),
+    );
     const isInstead = instead !== null && serves === 'yes';
     const changes = isInstead && isWood && wanted ? letServe(run, wanted.material, item.material) : [];
     if (changes.length > 0) open.run({ type: 'choose', name: `${item.material} too`, changes });
-    if (isWood && !offer) open.runOnBook({ type: 'putPrices', prices: [seenHere(item, toMicros(paid.value, currency), store.id)] });
+    if (isWood && !offer)
+      open.runOnBook({
+        type: 'putPrices',
+        prices: [seenHere(item, toMicros(paid.value, currency), store.id)],
+      });
     const pack = offer?.pack ?? 1;
     const line = cartLine({ item, pack, category: categoryOf(item) }, many, each * many, store, project);
-    const stands = isInstead && !isWood && instead && nameKey(instead.name) !== nameKey(item.name) ? { for: instead.name } : {};
+    const stands =
+      isInstead && !isWood && instead && nameKey(instead.name) !== nameKey(item.name)
+        ? { for: instead.name }
+        : {};
     putInCart(run, [{ ...line, ...stands }]);
     const steps = 1 + (changes.length > 0 ? 1 : 0) + (isWood && !offer ? 1 : 0);
     tellDone(run, `${many} × ${tagName(item)} in the cart.`, steps, () => onSurprise(null));
@@ -103,10 +137,18 @@ export const ElseForm = ({
         <View role="group" aria-label={`Also sold at ${store.name}`}>
           <Words size="small" tone="soft">{`Also at ${store.name}`}</Words>
           {here.slice(0, 8).map((one) => (
-            <Row key={one.key} onPress={() => choose(one)} label={`Take ${one.name}`} isChosen={one === offer} style={styles.offer}>
+            <Row
+              key={one.key}
+              onPress={() => choose(one)}
+              label={`Take ${one.name}`}
+              isChosen={one === offer}
+              style={styles.offer}
+            >
               <View style={styles.line}>
                 <Words style={styles.grow}>{one.name}</Words>
-                <Words size="strong">{formatMoney(toMinor(one.tiers[0]?.unitPrice ?? 0, currency), currency)}</Words>
+                <Words size="strong">
+                  {formatMoney(toMinor(one.tiers[0]?.unitPrice ?? 0, currency), currency)}
+                </Words>
               </View>
             </Row>
           ))}
@@ -114,19 +156,59 @@ export const ElseForm = ({
       ) : null}
       {isWood ? (
         <>
-          <TextField label="Section" value={section} onChange={setSection} error={fault(wanted.kind === 'board' && !cut.ok, 'Write a section such as 2x4 or 30x90mm.')} />
-          <TextField label="Length" value={length} onChange={setLength} pad={unit} error={fault(!size.ok, size.ok ? '' : (size.problems[0]?.sentence ?? ''))} />
-          <TextField label="Material" value={material} onChange={setMaterial} error={fault(material.trim() === '', 'Say what wood it is, as the tag does.')} />
+          <TextField
+            label="Section"
+            value={section}
+            onChange={setSection}
+            error={fault(wanted.kind === 'board' && !cut.ok, 'Write a section such as 2x4 or 30x90mm.')}
+          />
+          <TextField
+            label="Length"
+            value={length}
+            onChange={setLength}
+            pad={unit}
+            error={fault(!size.ok, size.ok ? '' : (size.problems[0]?.sentence ?? ''))}
+          />
+          <TextField
+            label="Material"
+            value={material}
+            onChange={setMaterial}
+            error={fault(material.trim() === '', 'Say what wood it is, as the tag does.')}
+          />
         </>
       ) : (
-        <TextField label="What it is, as the tag says" value={name} onChange={setName} error={fault(name.trim() === '', 'Say what it is, as the tag does.')} />
+        <TextField
+          label="What it is, as the tag says"
+          value={name}
+          onChange={setName}
+          error={fault(name.trim() === '', 'Say what it is, as the tag does.')}
+        />
       )}
-      <Counter label={offer && offer.pack > 1 ? `Packs of ${offer.pack}` : 'How many'} value={quantity} onChange={setQuantity} error={count.ok ? null : (count.problems[0]?.sentence ?? null)} />
-      <TextField label={`Price on the tag, each, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={take} error={fault(!paid.ok, paid.ok ? '' : (paid.problems[0]?.sentence ?? ''))} />
-      {instead ? <Choice label={`Used in place of ${instead.name}?`} value={serves} options={SERVES} onChange={setServes} /> : null}
+      <Counter
+        label={offer && offer.pack > 1 ? `Packs of ${offer.pack}` : 'How many'}
+        value={quantity}
+        onChange={setQuantity}
+        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+      />
+      <TextField
+        label={`Price on the tag, each, ${symbol(currency).trim()}`}
+        value={price}
+        onChange={setPrice}
+        inputMode="decimal"
+        onSubmitEditing={take}
+        error={fault(!paid.ok, paid.ok ? '' : (paid.problems[0]?.sentence ?? ''))}
+      />
+      {instead ? (
+        <Choice
+          label={`Used in place of ${instead.name}?`}
+          value={serves}
+          options={SERVES}
+          onChange={setServes}
+        />
+      ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const named = (item: Item): Item => ({ ...item, name: itemName(item) });
 
@@ -142,14 +224,26 @@ const isNear = ({ item, name }: Offer, wanted: Item | null): boolean => {
   if (!wanted) return false;
   if (item.kind !== wanted.kind) return false;
   if (item.kind !== 'hardware') return item.section === wanted.section;
-  const words = nameKey(wanted.name).split(/\s+/).filter((word) => /[a-z]{4}/.test(word)); // prettier-ignore
+  const words = nameKey(wanted.name)
+    .split(/\s+/)
+    .filter((word) => /[a-z]{4}/.test(word));
   return words.some((word) => nameKey(name).includes(word));
 };
 
 /** The price of what was found in the store and was in no book. */
 const seenHere = (item: Item, price: number, storeId: string): Price => ({
-  id: newId(), storeId, item, price, unit: 'each', pack: 1, minQty: 1, available: null, date: today(), source: 'typed', note: '',
-}); // prettier-ignore
+  id: newId(),
+  storeId,
+  item,
+  price,
+  unit: 'each',
+  pack: 1,
+  minQty: 1,
+  available: null,
+  date: today(),
+  source: 'typed',
+  note: '',
+});
 
 const styles = StyleSheet.create({
   offer: { paddingVertical: 12 },

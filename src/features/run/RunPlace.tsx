@@ -31,7 +31,8 @@ const isSurprise = isLike<Surprise>({ cause: '', item: '', before: [], total: 0 
 export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
   const open = useProject(id);
   const kept = useDraft(`run-${id}`, isSurprise);
-  if (!open || kept === undefined) return <ActivityIndicator style={styles.wait} aria-label="Opening the list" />;
+  if (!open || kept === undefined)
+    return <ActivityIndicator style={styles.wait} aria-label="Opening the list" />;
   const store = open.book.stores[storeId];
   if (!store)
     return (
@@ -40,7 +41,7 @@ export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
       </View>
     );
   return <Shopping open={open} storeId={storeId} kept={kept} />;
-}; // prettier-ignore
+};
 
 type Shown =
   | { kind: 'take'; line: RunLine }
@@ -82,16 +83,32 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
     surprised(null);
     takeOut(run, index);
     close();
-    notify({ text: `${line ? tagName(line.item) : 'It'} is out of the cart.`, action: { label: 'Undo', run: undo } });
+    notify({
+      text: `${line ? tagName(line.item) : 'It'} is out of the cart.`,
+      action: { label: 'Undo', run: undo },
+    });
   };
   const told = surprise && plan && !isStale ? replanWords(surprise, plan, money.total, storeId) : null;
   const leave = () => router.navigate(`/project/${project.id}/buy`);
   const others = (shownPlan(plan)?.stores ?? []).filter((one) => one.storeId !== storeId);
   const detail =
     shown?.kind === 'take' ? (
-      <TakeForm key={shown.line.key} run={run} line={lineOf(shown.line)} onSurprise={surprised} onElse={() => setShown({ kind: 'else', line: shown.line })} onClose={close} />
+      <TakeForm
+        key={shown.line.key}
+        run={run}
+        line={lineOf(shown.line)}
+        onSurprise={surprised}
+        onElse={() => setShown({ kind: 'else', line: shown.line })}
+        onClose={close}
+      />
     ) : shown?.kind === 'else' ? (
-      <ElseForm key={`else-${shown.line?.key ?? ''}`} run={run} instead={shown.line} onSurprise={surprised} onClose={close} />
+      <ElseForm
+        key={`else-${shown.line?.key ?? ''}`}
+        run={run}
+        instead={shown.line}
+        onSurprise={surprised}
+        onClose={close}
+      />
     ) : shown?.kind === 'line' && cart?.lines[shown.index] ? (
       <PurchaseForm
         key={`line-${shown.index}`}
@@ -123,17 +140,40 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           <View style={styles.grow}>
             <Words size="title">{store.name}</Words>
             <Words size="small" tone="soft">
-              {[lines.length === 0 ? 'nothing more to take' : `${lines.length} to take`, doing === null ? '' : 'still looking for a cheaper way', isAwake ? 'the screen stays on' : ''].filter(Boolean).join(' · ')}
+              {[
+                lines.length === 0 ? 'nothing more to take' : `${lines.length} to take`,
+                doing === null ? '' : 'still looking for a cheaper way',
+                isAwake ? 'the screen stays on' : '',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
             </Words>
           </View>
         </View>
         {surprise ? (
-          <View role="status" aria-busy={told === null || doing !== null} style={[styles.told, { backgroundColor: ink.pale, borderColor: told?.isWorse ? ink.red : ink.spruce }]}>
-            <Words style={styles.grow}>{told ? told.text : `${surprise.cause}: planning the rest anew`}</Words>
+          <View
+            role="status"
+            aria-busy={told === null || doing !== null}
+            style={[
+              styles.told,
+              { backgroundColor: ink.pale, borderColor: told?.isWorse ? ink.red : ink.spruce },
+            ]}
+          >
+            <Words style={styles.grow}>
+              {told ? told.text : `${surprise.cause}: planning the rest anew`}
+            </Words>
             <IconAction icon="check" label="Seen: put this note away" onPress={() => surprised(null)} />
           </View>
         ) : null}
-        {paid && !cart ? <Paid paid={paid} others={others} said={said} onNext={(next) => router.navigate(`/project/${project.id}/run?store=${next}`)} onEnd={leave} /> : null}
+        {paid && !cart ? (
+          <Paid
+            paid={paid}
+            others={others}
+            said={said}
+            onNext={(next) => router.navigate(`/project/${project.id}/run?store=${next}`)}
+            onEnd={leave}
+          />
+        ) : null}
         {lines.length > 0 ? (
           <Words size="small" tone="soft" style={styles.hint}>
             Touch a line that has another price, of which there are fewer, or that is not there.
@@ -144,22 +184,41 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           const earlier = before && {
             note: 'move up',
             label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
-            onPress: () => open.runOnBook({ type: 'putStore', store: { ...store, aisles: aislesWith(store, line.category, before) } }),
+            onPress: () =>
+              open.runOnBook({
+                type: 'putStore',
+                store: { ...store, aisles: aislesWith(store, line.category, before) },
+              }),
           };
           return (
             <View key={line.key}>
               {line.category === before ? null : <Band title={AISLES[line.category]} {...earlier} />}
-              <RunRow line={line} project={project} book={book} onTick={() => tick(line)} onOpen={() => setShown({ kind: 'take', line })} />
+              <RunRow
+                line={line}
+                project={project}
+                book={book}
+                onTick={() => tick(line)}
+                onOpen={() => setShown({ kind: 'take', line })}
+              />
             </View>
           );
         })}
-        {plan && lines.length === 0 && !cart && !paid ? <Words style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Words> : null}
+        {plan && lines.length === 0 && !cart && !paid ? (
+          <Words style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Words>
+        ) : null}
         <View style={styles.another}>
           <Button mode="outlined" icon="add" onPress={() => setShown({ kind: 'else', line: null })}>
             Something that is not on the list
           </Button>
         </View>
-        {cart ? <CartList cart={cart} said={said} onOut={untick} onOpen={(index) => setShown({ kind: 'line', index })} /> : null}
+        {cart ? (
+          <CartList
+            cart={cart}
+            said={said}
+            onOut={untick}
+            onOpen={(index) => setShown({ kind: 'line', index })}
+          />
+        ) : null}
       </Columns>
       {cart ? (
         <View style={[styles.till, { backgroundColor: ink.paper, borderColor: ink.ink }]}>
@@ -171,7 +230,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
       {isWide ? null : detail}
     </View>
   );
-}; // prettier-ignore
+};
 
 const AISLES: Record<RunLine['category'], string> = {
   wood: 'Boards',
@@ -189,9 +248,18 @@ const styles = StyleSheet.create({
   place: { flex: 1 },
   head: { flexDirection: 'row', alignItems: 'center', minHeight: 56, paddingRight: 12 },
   grow: { flex: 1 },
-  told: { flexDirection: 'row', alignItems: 'center', gap: 8, marginHorizontal: 12, marginBottom: 8, paddingLeft: 12, paddingVertical: 4, borderLeftWidth: 4 },
+  told: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: 8,
+    marginHorizontal: 12,
+    marginBottom: 8,
+    paddingLeft: 12,
+    paddingVertical: 4,
+    borderLeftWidth: 4,
+  },
   hint: { paddingHorizontal: 16, paddingBottom: 10 },
   another: { padding: 16, alignItems: 'flex-start' },
   pad: { padding: 16 },
   till: { flexDirection: 'row', padding: 10, borderTopWidth: 1 },
-}); // prettier-ignore
+});

@@ -42,7 +42,8 @@ export const TakeForm = ({
   const typed = tag.trim() === '' ? null : seen ? parseTag(tag) : parseMoney(tag, currency);
   const isOther = seen !== null && typed?.ok === true && typed.value !== seen.price;
   const unitPrice = isOther ? (perPurchase({ ...seen, price: typed.value }) ?? undefined) : undefined;
-  const paid = seen || typed === null ? lineCost(line, many, { project, book, unitPrice }) : typed.ok ? typed.value : 0;
+  const paid =
+    seen || typed === null ? lineCost(line, many, { project, book, unitPrice }) : typed.ok ? typed.value : 0;
   const isReady = count.ok && (typed === null || typed.ok);
   const isGone = rest === 'gone' && many < line.quantity;
   const happened = (): string | null => {
@@ -55,9 +56,18 @@ export const TakeForm = ({
     if (!isReady) return;
     const cause = happened();
     onSurprise(cause === null ? null : surpriseOf(run, cause, line.name));
-    if (isOther || isGone) noteSeen(run, line.offerKey, { price: isOther ? typed.value : undefined, available: isGone ? 0 : null });
+    if (isOther || isGone)
+      noteSeen(run, line.offerKey, {
+        price: isOther ? typed.value : undefined,
+        available: isGone ? 0 : null,
+      });
     putInCart(run, [cartLine(line, many, paid, store, project)]);
-    tellDone(run, `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`, isOther || isGone ? 2 : 1, () => onSurprise(null));
+    tellDone(
+      run,
+      `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`,
+      isOther || isGone ? 2 : 1,
+      () => onSurprise(null),
+    );
     onClose();
   };
   const notThere = () => {
@@ -72,8 +82,11 @@ export const TakeForm = ({
     noteSeen(run, line.offerKey, { price: typed.value, available: null });
     onClose();
   };
-  const per = seen ? ` ${seen.pack > 1 && seen.unit !== 'pack' ? `a pack of ${seen.pack}` : seen.unit === 'pack' && seen.pack === 1 ? 'each' : UNIT_WORDS[seen.unit]}` : '';
-  const notes = line.item.kind === 'hardware' ? [] : choosingNotes(materialOf(line.item.material, book.materials));
+  const per = seen
+    ? ` ${seen.pack > 1 && seen.unit !== 'pack' ? `a pack of ${seen.pack}` : seen.unit === 'pack' && seen.pack === 1 ? 'each' : UNIT_WORDS[seen.unit]}`
+    : '';
+  const notes =
+    line.item.kind === 'hardware' ? [] : choosingNotes(materialOf(line.item.material, book.materials));
   return (
     <Detail
       title={line.name}
@@ -96,10 +109,21 @@ export const TakeForm = ({
         </View>
       }
     >
-      <Counter label={line.pack > 1 ? `Packs of ${line.pack}` : 'How many'} value={quantity} onChange={setQuantity} error={count.ok ? null : (count.problems[0]?.sentence ?? null)} />
-      {many < line.quantity ? <Choice label={`The other ${line.quantity - many}`} value={rest} options={REST} onChange={setRest} /> : null}
+      <Counter
+        label={line.pack > 1 ? `Packs of ${line.pack}` : 'How many'}
+        value={quantity}
+        onChange={setQuantity}
+        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+      />
+      {many < line.quantity ? (
+        <Choice label={`The other ${line.quantity - many}`} value={rest} options={REST} onChange={setRest} />
+      ) : null}
       <TextField
-        label={seen ? `Price on the tag,${per}, ${symbol(currency).trim()}` : `Paid in all, ${symbol(currency).trim()}`}
+        label={
+          seen
+            ? `Price on the tag,${per}, ${symbol(currency).trim()}`
+            : `Paid in all, ${symbol(currency).trim()}`
+        }
         value={tag}
         onChange={setTag}
         inputMode="decimal"
@@ -126,7 +150,7 @@ export const TakeForm = ({
       ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   foot: { flex: 1, gap: 8 },

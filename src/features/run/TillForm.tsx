@@ -36,7 +36,8 @@ export const TillForm = ({
     const purchase: Purchase = receipt ? { ...bought, receipt } : bought;
     open.run({ type: 'recordPurchase', purchase });
     const aisles = walked(cart, store);
-    if (JSON.stringify(aisles) !== JSON.stringify(store.aisles)) open.runOnBook({ type: 'putStore', store: { ...store, aisles } });
+    if (JSON.stringify(aisles) !== JSON.stringify(store.aisles))
+      open.runOnBook({ type: 'putStore', store: { ...store, aisles } });
     onPaid(purchase);
   };
   return (
@@ -74,8 +75,27 @@ export const TillForm = ({
           </View>
         </Row>
       </View>
-      <TextField label={`Total on the receipt, ${symbol(currency).trim()}`} value={total} onChange={setTotal} inputMode="decimal" onSubmitEditing={keep} error={paid && !paid.ok ? (paid.problems[0]?.sentence ?? null) : null} help={store.shipping ? 'Blank: as the lines say. Without the shipping, which is counted by itself.' : 'Blank: as the lines say.'} />
-      <TextField label="Tax on the receipt, where it says it" value={tax} onChange={setTax} inputMode="decimal" onSubmitEditing={keep} error={told && !told.ok ? (told.problems[0]?.sentence ?? null) : null} />
+      <TextField
+        label={`Total on the receipt, ${symbol(currency).trim()}`}
+        value={total}
+        onChange={setTotal}
+        inputMode="decimal"
+        onSubmitEditing={keep}
+        error={paid && !paid.ok ? (paid.problems[0]?.sentence ?? null) : null}
+        help={
+          store.shipping
+            ? 'Blank: as the lines say. Without the shipping, which is counted by itself.'
+            : 'Blank: as the lines say.'
+        }
+      />
+      <TextField
+        label="Tax on the receipt, where it says it"
+        value={tax}
+        onChange={setTax}
+        inputMode="decimal"
+        onSubmitEditing={keep}
+        error={told && !told.ok ? (told.problems[0]?.sentence ?? null) : null}
+      />
       {receipt ? (
         <Words role="status" tone={words === '' ? 'good' : 'ink'}>
           {words === '' ? 'The receipt agrees with the lines to the cent.' : words}
@@ -83,7 +103,7 @@ export const TillForm = ({
       ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   row: { paddingVertical: 8 },

@@ -42,15 +42,22 @@ const onRun = () => {
 
 const line = (name: string) => ({
   item: { kind: 'hardware' as const, name, section: '', length: null, width: null, material: '' },
-  pack: 1, quantity: 1, price: 500, tax: 0, category: 'hardware' as const,
-}); // prettier-ignore
+  pack: 1,
+  quantity: 1,
+  price: 500,
+  tax: 0,
+  category: 'hardware' as const,
+});
 
 test('things put in the cart are one purchase, open until it is paid; the first keeps the plan as it stood', () => {
   const { held, run } = onRun();
   putInCart(run(), [line('hook')]);
   putInCart(run(), [line('glue')]);
   expect(held.project.purchases).toHaveLength(1);
-  expect(held.project.purchases[0]).toMatchObject({ isOpen: true, lines: [{ item: { name: 'hook' } }, { item: { name: 'glue' } }] }); // prettier-ignore
+  expect(held.project.purchases[0]).toMatchObject({
+    isOpen: true,
+    lines: [{ item: { name: 'hook' } }, { item: { name: 'glue' } }],
+  });
   const { baseline } = held.project;
   expect(baseline?.lines.reduce((sum, { paid }) => sum + paid, 0)).toBe(run().plan?.total);
   takeOut(run(), 0);
@@ -73,7 +80,11 @@ test('what is not there is out of stock in the price book, and another price is 
 test('other wood in its place is allowed for the parts that asked for it, and for no others', () => {
   const { held, run } = onRun();
   const changes = letServe(run(), 'stud', 'larch');
-  const names = changes.map((change) => 'partId' in change && held.project.groups[0]?.options[0]?.parts.find(({ id }) => id === change.partId)?.name); // prettier-ignore
+  const names = changes.map(
+    (change) =>
+      'partId' in change &&
+      held.project.groups[0]?.options[0]?.parts.find(({ id }) => id === change.partId)?.name,
+  );
   expect(names).toEqual(['Post', 'Rail']);
   expect(letServe(run(), 'stud', 'fir')).toHaveLength(1);
 });

@@ -30,11 +30,26 @@ export const surpriseOf = ({ plan, money }: Run, cause: string, item: string): S
 });
 
 /** Puts lines into the cart of the store; the first thing ever bought keeps the plan as it stood. */
-export const putInCart = ({ open: { project, book, run }, store, plan }: Run, lines: PurchaseLine[]): void => {
+export const putInCart = (
+  { open: { project, book, run }, store, plan }: Run,
+  lines: PurchaseLine[],
+): void => {
   const held = cartOf(project, store.id);
-  const cart: Purchase = held ?? { id: newId(), date: today(), storeId: store.id, store: store.name, note: '', lines: [], isOpen: true };
-  run({ type: 'recordPurchase', purchase: { ...cart, lines: [...cart.lines, ...lines] }, ...firstBaseline(project, book, plan, today()) });
-}; // prettier-ignore
+  const cart: Purchase = held ?? {
+    id: newId(),
+    date: today(),
+    storeId: store.id,
+    store: store.name,
+    note: '',
+    lines: [],
+    isOpen: true,
+  };
+  run({
+    type: 'recordPurchase',
+    purchase: { ...cart, lines: [...cart.lines, ...lines] },
+    ...firstBaseline(project, book, plan, today()),
+  });
+};
 
 /** Tells what was done, and offers to take back all the steps that it took. */
 export const tellDone = ({ open: { undo } }: Run, text: string, steps: number, after: () => void): void => {
@@ -61,25 +76,43 @@ export const noteSeen = (
   if (!offer) return;
   const { item, price, unit, pack, minQty, weight, rough } = newestOf(offer);
   const observed: Price = {
-    item, unit, pack, minQty, price: seen.price ?? price, available: seen.available, date: today(), source: 'typed', note: '',
-    id: newId(), storeId: store.id, ...(weight ? { weight } : {}), ...(rough ? { rough } : {}),
-  }; // prettier-ignore
+    item,
+    unit,
+    pack,
+    minQty,
+    price: seen.price ?? price,
+    available: seen.available,
+    date: today(),
+    source: 'typed',
+    note: '',
+    id: newId(),
+    storeId: store.id,
+    ...(weight ? { weight } : {}),
+    ...(rough ? { rough } : {}),
+  };
   runOnBook({ type: 'putPrices', prices: [observed] });
 };
 
 /** The changes that let parts which take `wanted` take `found` too. */
-export const letServe = (
-  { open: { project } }: Run,
-  wanted: string,
-  found: string,
-): ProjectChange[] => {
-  const lacks = (names: string[]) =>
-    names.length > 0 && allows(names, wanted) && !allows(names, found);
+export const letServe = ({ open: { project } }: Run, wanted: string, found: string): ProjectChange[] => {
+  const lacks = (names: string[]) => names.length > 0 && allows(names, wanted) && !allows(names, found);
   return project.groups.flatMap((group): ProjectChange[] => [
-    ...(lacks(group.materials) ? [{ type: 'editGroup' as const, groupId: group.id, fields: { materials: [...group.materials, found] } }] : []),
+    ...(lacks(group.materials)
+      ? [
+          {
+            type: 'editGroup' as const,
+            groupId: group.id,
+            fields: { materials: [...group.materials, found] },
+          },
+        ]
+      : []),
     ...group.options
       .flatMap(({ parts }) => parts)
       .filter(({ materials }) => lacks(materials))
-      .map((part) => ({ type: 'editPart' as const, partId: part.id, fields: { materials: [...part.materials, found] } })),
+      .map((part) => ({
+        type: 'editPart' as const,
+        partId: part.id,
+        fields: { materials: [...part.materials, found] },
+      })),
   ]);
-}; // prettier-ignore
+};

@@ -1,9 +1,17 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import {
-  againstTargets, byCategory, differencesByCategory, differencesOf, spentOverTime, targetOf,
-  type BesideLine, type CategoryMoney, type Entry, type ProjectMoney,
-} from '@/core/budget'; // prettier-ignore
+  againstTargets,
+  byCategory,
+  differencesByCategory,
+  differencesOf,
+  spentOverTime,
+  targetOf,
+  type BesideLine,
+  type CategoryMoney,
+  type Entry,
+  type ProjectMoney,
+} from '@/core/budget';
 import { capital } from '@/core/capital';
 import { formatDay, formatMoney } from '@/core/measure';
 import type { Plan } from '@/core/plan';
@@ -44,41 +52,74 @@ const OverTime = ({ project, money, entries, today }: Props) => {
     [entries, money.forecast, today, budget],
   );
   const said = (sum: number | null) => (sum === null ? '' : formatMoney(sum, currency));
-  const told = days.filter(({ spent, date }, index) => index === 0 || index === days.length - 1 || (spent !== null && spent !== days[index - 1]?.spent) || date === today);
+  const told = days.filter(
+    ({ spent, date }, index) =>
+      index === 0 ||
+      index === days.length - 1 ||
+      (spent !== null && spent !== days[index - 1]?.spent) ||
+      date === today,
+  );
   return (
     <View role="region" aria-label="Spent over time">
-      <Band title="Spent over time" note={targetOf(project) === null ? '' : 'against the target and the forecast'} />
+      <Band
+        title="Spent over time"
+        note={targetOf(project) === null ? '' : 'against the target and the forecast'}
+      />
       {days.length < 2 ? (
-        <Words style={{ padding: 16 }}>There is a line to draw as soon as something is paid and something is still to buy.</Words>
+        <Words style={{ padding: 16 }}>
+          There is a line to draw as soon as something is paid and something is still to buy.
+        </Words>
       ) : (
         <>
           <SpentLine days={days} target={money.target} currency={currency} />
           <FigureTable
             about="Spent over time, figures"
             columns={['Day', 'Spent', 'Forecast']}
-            rows={told.map(({ date, spent, forecast }) => ({ key: date, cells: [formatDay(date), said(spent), said(forecast)] }))}
+            rows={told.map(({ date, spent, forecast }) => ({
+              key: date,
+              cells: [formatDay(date), said(spent), said(forecast)],
+            }))}
           />
         </>
       )}
     </View>
   );
-}; // prettier-ignore
+};
 
 type CategoryProps = Props & { categories: CategoryMoney[] };
 
 const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
   const ink = useInk();
   const said = (sum: number) => formatMoney(sum, project.currency);
-  const planned = new Map(differencesByCategory(differencesOf(project, book, plan)).map((row) => [row.category, row.planned])); // prettier-ignore
-  const of = (row: CategoryMoney) => planned.get(row.category) ?? (project.baseline ? 0 : row.spent + row.toBuy);
+  const planned = new Map(
+    differencesByCategory(differencesOf(project, book, plan)).map((row) => [row.category, row.planned]),
+  );
+  const of = (row: CategoryMoney) =>
+    planned.get(row.category) ?? (project.baseline ? 0 : row.spent + row.toBuy);
   const bars = categories.flatMap((row, index) => {
     const { category, spent, toBuy } = row;
     const name = `${category}, planned ${said(of(row))}, spent and to buy`;
     return [
-      { letter: letterOf(index), name: '', isStrong: false, sum: of(row), isPaired: true, stacks: [{ sum: of(row), color: ink.faint }] },
-      { letter: '', name, isStrong: false, sum: spent + toBuy, stacks: [{ sum: spent, color: ink.spruce }, { sum: toBuy, color: ink.wood.softwood }].filter(({ sum }) => sum > 0) },
+      {
+        letter: letterOf(index),
+        name: '',
+        isStrong: false,
+        sum: of(row),
+        isPaired: true,
+        stacks: [{ sum: of(row), color: ink.faint }],
+      },
+      {
+        letter: '',
+        name,
+        isStrong: false,
+        sum: spent + toBuy,
+        stacks: [
+          { sum: spent, color: ink.spruce },
+          { sum: toBuy, color: ink.wood.softwood },
+        ].filter(({ sum }) => sum > 0),
+      },
     ];
-  }); // prettier-ignore
+  });
   const legend = [
     { color: ink.faint, word: 'planned' },
     { color: ink.spruce, word: 'spent' },
@@ -87,18 +128,31 @@ const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
   return (
     <View role="region" aria-label="By category">
       <Band title="By category" note="planned and paid" />
-      {bars.length > 0 ? <Bars about="Planned and paid" bars={bars} legend={legend} currency={project.currency} target={null} /> : null}
+      {bars.length > 0 ? (
+        <Bars
+          about="Planned and paid"
+          bars={bars}
+          legend={legend}
+          currency={project.currency}
+          target={null}
+        />
+      ) : null}
       <FigureTable
         about="By category, figures"
         columns={['', 'Planned', 'Spent', 'To buy']}
         rows={categories.map((row, index) => ({
           key: row.category,
-          cells: [`${letterOf(index)}  ${capital(row.category)}`, said(of(row)), said(row.spent), said(row.toBuy)],
+          cells: [
+            `${letterOf(index)}  ${capital(row.category)}`,
+            said(of(row)),
+            said(row.spent),
+            said(row.toBuy),
+          ],
         }))}
       />
     </View>
   );
-}; // prettier-ignore
+};
 
 const WhereItWent = ({ project, money, categories }: CategoryProps) => {
   const ink = useInk();
@@ -108,45 +162,93 @@ const WhereItWent = ({ project, money, categories }: CategoryProps) => {
     return (
       <View role="region" aria-label="Where the target went">
         <Band title="Where the target went" />
-        <Words style={{ padding: 16 }}>No target is set. Set one above, and it is drawn here how much of it each category takes.</Words>
+        <Words style={{ padding: 16 }}>
+          No target is set. Set one above, and it is drawn here how much of it each category takes.
+        </Words>
       </View>
     );
   const used = categories.filter(({ spent, toBuy }) => spent + toBuy > 0);
-  const taken = (index: number) => used.slice(0, index).reduce((sum, { spent, toBuy }) => sum + spent + toBuy, 0);
+  const taken = (index: number) =>
+    used.slice(0, index).reduce((sum, { spent, toBuy }) => sum + spent + toBuy, 0);
   const hanging = (from: number, sum: number, stacks: { sum: number; color: string }[]) =>
-    [{ sum: Math.max(0, Math.min(from, from - sum)), color: 'transparent' }, ...stacks].filter((stack) => stack.sum > 0);
+    [{ sum: Math.max(0, Math.min(from, from - sum)), color: 'transparent' }, ...stacks].filter(
+      (stack) => stack.sum > 0,
+    );
   const bars = [
-    { letter: 'target', name: 'target', isStrong: true, sum: target, stacks: [{ sum: target, color: ink.wood.softwood }] },
+    {
+      letter: 'target',
+      name: 'target',
+      isStrong: true,
+      sum: target,
+      stacks: [{ sum: target, color: ink.wood.softwood }],
+    },
     ...used.map(({ category, spent, toBuy }, index) => {
       const sum = spent + toBuy;
       const from = target - taken(index);
       // What the target does not cover hangs from nothing: it is drawn red, from the foot.
       const covered = Math.max(0, Math.min(sum, from));
       return {
-        letter: letterOf(index), name: category, isStrong: false, sum,
-        stacks: hanging(Math.max(0, from), covered, [{ sum: covered, color: ink.spruce }, { sum: sum - covered, color: ink.red }]),
+        letter: letterOf(index),
+        name: category,
+        isStrong: false,
+        sum,
+        stacks: hanging(Math.max(0, from), covered, [
+          { sum: covered, color: ink.spruce },
+          { sum: sum - covered, color: ink.red },
+        ]),
       };
     }),
-    { letter: left < 0 ? 'over' : 'left', name: left < 0 ? 'over target' : 'left', isStrong: true, sum: Math.abs(left), stacks: [{ sum: Math.abs(left), color: left < 0 ? ink.red : ink.wood.softwood }] },
+    {
+      letter: left < 0 ? 'over' : 'left',
+      name: left < 0 ? 'over target' : 'left',
+      isStrong: true,
+      sum: Math.abs(left),
+      stacks: [{ sum: Math.abs(left), color: left < 0 ? ink.red : ink.wood.softwood }],
+    },
   ];
   return (
     <View role="region" aria-label="Where the target went">
-      <Band title="Where the target went" note={left < 0 ? `${said(-left)} over` : `${said(left)} left`} tone={left < 0 ? 'bad' : undefined} />
-      <Bars about="Where the target went" bars={bars} legend={[{ color: ink.spruce, word: 'taken' }, { color: ink.wood.softwood, word: 'the target, and what is left' }, ...(left < 0 ? [{ color: ink.red, word: 'over' }] : [])]} currency={project.currency} target={null} />
+      <Band
+        title="Where the target went"
+        note={left < 0 ? `${said(-left)} over` : `${said(left)} left`}
+        tone={left < 0 ? 'bad' : undefined}
+      />
+      <Bars
+        about="Where the target went"
+        bars={bars}
+        legend={[
+          { color: ink.spruce, word: 'taken' },
+          { color: ink.wood.softwood, word: 'the target, and what is left' },
+          ...(left < 0 ? [{ color: ink.red, word: 'over' }] : []),
+        ]}
+        currency={project.currency}
+        target={null}
+      />
       <FigureTable
         about="Where the target went, figures"
         columns={['', 'Takes', 'Of its own']}
         rows={[
           { key: 'target', cells: ['Target', said(target), ''], isSum: true },
-          ...used.map((row, index) => ({ key: row.category, cells: [`${letterOf(index)}  ${capital(row.category)}`, said(row.spent + row.toBuy), ownWords(row, said)] })),
+          ...used.map((row, index) => ({
+            key: row.category,
+            cells: [
+              `${letterOf(index)}  ${capital(row.category)}`,
+              said(row.spent + row.toBuy),
+              ownWords(row, said),
+            ],
+          })),
           ...(reserve > 0 ? [{ key: 'reserve', cells: ['Held back', said(reserve), ''] }] : []),
           { key: 'left', cells: [left < 0 ? 'Over' : 'Left', said(Math.abs(left)), ''], isSum: true },
         ]}
       />
     </View>
   );
-}; // prettier-ignore
+};
 
 /** How a category stands against a target of its own. */
 const ownWords = ({ target, left }: CategoryMoney, said: (sum: number) => string): string =>
-  target === null || left === null ? '' : left < 0 ? `${said(-left)} over ${said(target)}` : `${said(left)} left of ${said(target)}`; // prettier-ignore
+  target === null || left === null
+    ? ''
+    : left < 0
+      ? `${said(-left)} over ${said(target)}`
+      : `${said(left)} left of ${said(target)}`;

@@ -20,10 +20,12 @@ export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
   const { currency } = project;
   const own = work.tools ?? [];
   const charge = ({ id, at }: ToolCost, next: Charge) => {
-    if (!at) return onChange({ tools: own.map((tool) => (tool.id === id ? { ...tool, charge: next } : tool)) });
+    if (!at)
+      return onChange({ tools: own.map((tool) => (tool.id === id ? { ...tool, charge: next } : tool)) });
     const purchase = project.purchases.find((one) => one.id === at.purchaseId);
     const line = purchase?.lines[at.line];
-    if (purchase && line) run({ type: 'recordPurchase', purchase: withLine(purchase, at.line, { ...line, charge: next }) });
+    if (purchase && line)
+      run({ type: 'recordPurchase', purchase: withLine(purchase, at.line, { ...line, charge: next }) });
   };
   const remove = (tool: ToolCost) => {
     onChange({ tools: own.filter(({ id }) => id !== tool.id) });
@@ -37,17 +39,27 @@ export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
           <View style={styles.line}>
             <View style={styles.grow}>
               <Words>{tool.name}</Words>
-              <Words size="small" tone="soft">{`${formatMoney(tool.price, currency)}${tool.at ? ', in the ledger' : ''}: counts ${formatMoney(tool.counted, currency)}`}</Words>
+              <Words
+                size="small"
+                tone="soft"
+              >{`${formatMoney(tool.price, currency)}${tool.at ? ', in the ledger' : ''}: counts ${formatMoney(tool.counted, currency)}`}</Words>
             </View>
-            {tool.at ? null : <IconAction icon="delete" label={`Do not count ${tool.name}`} onPress={() => remove(tool)} />}
+            {tool.at ? null : (
+              <IconAction icon="delete" label={`Do not count ${tool.name}`} onPress={() => remove(tool)} />
+            )}
           </View>
           <ChargeFields name={tool.name} charge={tool.charge} onChange={(next) => charge(tool, next)} />
         </Row>
       ))}
-      <AddTool currency={currency} onAdd={(name, price) => onChange({ tools: [...own, { id: newId(), name, price, charge: { way: 'spread', over: USUAL } }] })} />
+      <AddTool
+        currency={currency}
+        onAdd={(name, price) =>
+          onChange({ tools: [...own, { id: newId(), name, price, charge: { way: 'spread', over: USUAL } }] })
+        }
+      />
     </View>
   );
-}; // prettier-ignore
+};
 
 const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, price: number) => void }) => {
   const [name, setName] = useState('');
@@ -66,10 +78,23 @@ const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, 
     <View style={styles.fields}>
       <View style={styles.pair}>
         <View style={styles.grow}>
-          <TextField label="Another tool" value={name} onChange={setName} onSubmitEditing={add} error={isTried && name.trim() === '' ? 'Say which tool.' : null} />
+          <TextField
+            label="Another tool"
+            value={name}
+            onChange={setName}
+            onSubmitEditing={add}
+            error={isTried && name.trim() === '' ? 'Say which tool.' : null}
+          />
         </View>
         <View style={styles.grow}>
-          <TextField label={`Its price, ${symbol(currency).trim()}`} value={price} onChange={setPrice} inputMode="decimal" onSubmitEditing={add} error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null} />
+          <TextField
+            label={`Its price, ${symbol(currency).trim()}`}
+            value={price}
+            onChange={setPrice}
+            inputMode="decimal"
+            onSubmitEditing={add}
+            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+          />
         </View>
       </View>
       <Button mode="outlined" icon="add" onPress={add}>
@@ -77,7 +102,7 @@ const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, 
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 /** The way there and back by distance, and electricity, each at what one costs. */
 export const TravelAndPower = ({
@@ -92,7 +117,11 @@ export const TravelAndPower = ({
   onChange: (fields: Partial<Work>) => void;
 }) => {
   const sign = symbol(currency).trim();
-  const travel = work.travel ?? { distance: 0, unit: unit === 'in' ? ('mi' as const) : ('km' as const), rate: 0 };
+  const travel = work.travel ?? {
+    distance: 0,
+    unit: unit === 'in' ? ('mi' as const) : ('km' as const),
+    rate: 0,
+  };
   const power = work.power ?? { kilowattHours: 0, rate: 0 };
   const money = orNone((text) => parseMoney(text, currency));
   const far = travel.unit === 'mi' ? 'Miles' : 'Kilometres';
@@ -100,23 +129,47 @@ export const TravelAndPower = ({
     <>
       <View style={styles.pair}>
         <View style={styles.grow}>
-          <ReadField label={`${far} driven`} inputMode="decimal" text={orBlank(work.travel?.distance || null)} read={orNone(parseDecimal)} onRead={(distance) => onChange({ travel: { ...travel, distance: distance ?? 0 } })} />
+          <ReadField
+            label={`${far} driven`}
+            inputMode="decimal"
+            text={orBlank(work.travel?.distance || null)}
+            read={orNone(parseDecimal)}
+            onRead={(distance) => onChange({ travel: { ...travel, distance: distance ?? 0 } })}
+          />
         </View>
         <View style={styles.grow}>
-          <ReadField label={`${travel.unit === 'mi' ? 'A mile' : 'A km'} costs, ${sign}`} inputMode="decimal" text={orBlank(work.travel?.rate || null, currency)} read={money} onRead={(rate) => onChange({ travel: { ...travel, rate: rate ?? 0 } })} />
+          <ReadField
+            label={`${travel.unit === 'mi' ? 'A mile' : 'A km'} costs, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(work.travel?.rate || null, currency)}
+            read={money}
+            onRead={(rate) => onChange({ travel: { ...travel, rate: rate ?? 0 } })}
+          />
         </View>
       </View>
       <View style={styles.pair}>
         <View style={styles.grow}>
-          <ReadField label="Electricity, kWh" inputMode="decimal" text={orBlank(work.power?.kilowattHours || null)} read={orNone(parseDecimal)} onRead={(kilowattHours) => onChange({ power: { ...power, kilowattHours: kilowattHours ?? 0 } })} />
+          <ReadField
+            label="Electricity, kWh"
+            inputMode="decimal"
+            text={orBlank(work.power?.kilowattHours || null)}
+            read={orNone(parseDecimal)}
+            onRead={(kilowattHours) => onChange({ power: { ...power, kilowattHours: kilowattHours ?? 0 } })}
+          />
         </View>
         <View style={styles.grow}>
-          <ReadField label={`A kWh costs, ${sign}`} inputMode="decimal" text={orBlank(work.power?.rate || null, currency)} read={money} onRead={(rate) => onChange({ power: { ...power, rate: rate ?? 0 } })} />
+          <ReadField
+            label={`A kWh costs, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(work.power?.rate || null, currency)}
+            read={money}
+            onRead={(rate) => onChange({ power: { ...power, rate: rate ?? 0 } })}
+          />
         </View>
       </View>
     </>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   row: { paddingHorizontal: 16, paddingVertical: 10, gap: 6 },

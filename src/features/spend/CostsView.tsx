@@ -13,27 +13,41 @@ import { WorthView } from './WorthView';
 export const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
 /** The three answers to what it cost, what the third is made of, and what such a thing is worth. */
-export const CostsView = ({ open, plan, money }: { open: OpenProject; plan: Plan | null; money: ProjectMoney }) => {
+export const CostsView = ({
+  open,
+  plan,
+  money,
+}: {
+  open: OpenProject;
+  plan: Plan | null;
+  money: ProjectMoney;
+}) => {
   const { project, book, run } = open;
   const { currency, builds, work = NO_WORK } = project;
   const router = useRouter();
   const shown = shownPlan(plan);
-  const inPiece = useMemo(
-    () => (shown ? inThePieceOfAll(project, shown, book) : 0),
-    [project, shown, book],
-  );
+  const inPiece = useMemo(() => (shown ? inThePieceOfAll(project, shown, book) : 0), [project, shown, book]);
   const costs = costsOf(project, { inPiece, atTill: money.total });
   const shownSum = (sum: number) => ({
     sum: formatMoney(eachOf(sum, costs), currency),
     ...(builds > 1 ? { inAll: `${formatMoney(sum, currency)} in all` } : {}),
   });
-  const change = (fields: Partial<Work>) => run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  const change = (fields: Partial<Work>) =>
+    run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
   return (
     <>
       <View role="region" aria-label="What it costs">
         <Band title="What it costs" note={builds > 1 ? `each of ${builds}` : ''} />
-        <SumRow label="In the piece" about="what it uses up of boards, boxes and cans" {...shownSum(inPiece)} />
-        <SumRow label="At the till" about="whole boards, boxes and cans, tools, tax and trips" {...shownSum(costs.atTill)} />
+        <SumRow
+          label="In the piece"
+          about="what it uses up of boards, boxes and cans"
+          {...shownSum(inPiece)}
+        />
+        <SumRow
+          label="At the till"
+          about="whole boards, boxes and cans, tools, tax and trips"
+          {...shownSum(costs.atTill)}
+        />
         <SumRow label="All in" about={madeOf(costs, currency)} {...shownSum(costs.allIn)} />
       </View>
       <ToolCosts open={open} costs={costs} work={work} onChange={change} />
@@ -50,7 +64,7 @@ export const CostsView = ({ open, plan, money }: { open: OpenProject; plan: Plan
       </View>
     </>
   );
-}; // prettier-ignore
+};
 
 /** What all in adds to the till, in words. */
 const madeOf = ({ tools, travel, power, labour, beside }: Costs, currency: string): string => {

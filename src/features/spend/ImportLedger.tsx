@@ -17,7 +17,11 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
     const rows = readLedger(file.text, file.name, project.unit, project.currency);
-    setRead(rows.ok ? { name: file.name, taken: takeLedger(rows.value, project, book, newId) } : { name: file.name, problems: rows.problems });
+    setRead(
+      rows.ok
+        ? { name: file.name, taken: takeLedger(rows.value, project, book, newId) }
+        : { name: file.name, problems: rows.problems },
+    );
   };
   const taken = read && 'taken' in read ? read.taken : null;
   const sum = taken?.added.reduce((all, { paid }) => all + paid, 0) ?? 0;
@@ -25,7 +29,10 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
   const take = () => {
     if (!taken) return;
     run({ type: 'recordPurchases', purchases: taken.purchases });
-    notify({ text: `${lines(taken.added.length)} taken into the ledger.`, action: { label: 'Undo', run: undo } });
+    notify({
+      text: `${lines(taken.added.length)} taken into the ledger.`,
+      action: { label: 'Undo', run: undo },
+    });
     onClose();
   };
   return (
@@ -49,8 +56,8 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
     >
       {read === null ? (
         <Words>
-          A CSV file with a line for each thing: date, store, item, and what was paid. Quantity, pack, price, tax, category and note
-          are taken where they are there. Nothing is taken before it is shown.
+          A CSV file with a line for each thing: date, store, item, and what was paid. Quantity, pack, price,
+          tax, category and note are taken where they are there. Nothing is taken before it is shown.
         </Words>
       ) : null}
       {read && 'problems' in read ? <Faults file={read.name} problems={read.problems} /> : null}
@@ -70,19 +77,29 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
               ))}
             </View>
           ) : null}
-          {taken.known.length > 0 ? <Band title="In the ledger already" note={lines(taken.known.length)} /> : null}
+          {taken.known.length > 0 ? (
+            <Band title="In the ledger already" note={lines(taken.known.length)} />
+          ) : null}
         </View>
       ) : null}
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const lines = (count: number): string => (count === 1 ? 'one line' : `${count} lines`);
 
 /** More are not drawn; their number is told. */
 const MOST = 200;
 
-const Lines = ({ title, rows, said }: { title: string; rows: LedgerRow[]; said: (money: number) => string }) => (
+const Lines = ({
+  title,
+  rows,
+  said,
+}: {
+  title: string;
+  rows: LedgerRow[];
+  said: (money: number) => string;
+}) => (
   <View>
     <Band title={title} note={lines(rows.length)} />
     {rows.slice(0, MOST).map((row) => (
@@ -91,7 +108,9 @@ const Lines = ({ title, rows, said }: { title: string; rows: LedgerRow[]; said: 
           <View style={styles.grow}>
             <Words>{`${Math.abs(row.quantity) > 1 ? `${Math.abs(row.quantity)} × ` : ''}${tagName(row.item)}`}</Words>
             <Words size="small" tone="soft">
-              {[formatDay(row.date), row.store, row.category, row.quantity < 0 ? 'taken back' : ''].filter(Boolean).join(' · ')}
+              {[formatDay(row.date), row.store, row.category, row.quantity < 0 ? 'taken back' : '']
+                .filter(Boolean)
+                .join(' · ')}
             </Words>
           </View>
           <Words size="strong">{said(row.paid)}</Words>
@@ -100,7 +119,7 @@ const Lines = ({ title, rows, said }: { title: string; rows: LedgerRow[]; said: 
     ))}
     {rows.length > MOST ? <Words>{`and ${rows.length - MOST} more`}</Words> : null}
   </View>
-); // prettier-ignore
+);
 
 const styles = StyleSheet.create({
   row: { paddingVertical: 8 },

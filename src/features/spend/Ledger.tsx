@@ -44,23 +44,44 @@ export const Ledger = ({
             ...(entries.length === 0
               ? []
               : [
-                  { title: 'Save as CSV', run: () => saveFile(`${name}-ledger.csv`, writeLedger(entries, currency, unit), 'text/csv') },
-                  { title: 'Save as a plain-text journal', run: () => saveFile(`${name}.journal`, writeJournal(entries, currency, project.name), 'text/plain') },
+                  {
+                    title: 'Save as CSV',
+                    run: () =>
+                      saveFile(`${name}-ledger.csv`, writeLedger(entries, currency, unit), 'text/csv'),
+                  },
+                  {
+                    title: 'Save as a plain-text journal',
+                    run: () =>
+                      saveFile(
+                        `${name}.journal`,
+                        writeJournal(entries, currency, project.name),
+                        'text/plain',
+                      ),
+                  },
                 ]),
           ]}
         />
       </View>
       {entries.length > 0 ? (
         <View style={styles.search}>
-          <TextField label="Find in the ledger" value={words} onChange={setWords} help={words.trim() === '' ? null : `${shown.length} of ${entries.length}, ${said(paidInAll(shown))}`} />
+          <TextField
+            label="Find in the ledger"
+            value={words}
+            onChange={setWords}
+            help={
+              words.trim() === '' ? null : `${shown.length} of ${entries.length}, ${said(paidInAll(shown))}`
+            }
+          />
         </View>
       ) : (
-        <Words style={styles.pad}>Nothing is paid yet. Shop with the list under Buy, or record it here.</Words>
+        <Words style={styles.pad}>
+          Nothing is paid yet. Shop with the list under Buy, or record it here.
+        </Words>
       )}
       <Days entries={shown} said={said} onChoose={onChoose} />
     </>
   );
-}; // prettier-ignore
+};
 
 /** The entries, day after day, the newest first. */
 const Days = ({

@@ -29,18 +29,44 @@ export const LineMore = ({ open, at, onAnother, onClose }: Props & Another) => {
   return (
     <View style={styles.more}>
       {line.share ? (
-        <Words size="small" tone="soft">{`${Math.round(line.share.part * 100)} % of ${formatMoney(line.share.whole, open.project.currency)}; the rest is with ${line.share.with}.`}</Words>
+        <Words
+          size="small"
+          tone="soft"
+        >{`${Math.round(line.share.part * 100)} % of ${formatMoney(line.share.whole, open.project.currency)}; the rest is with ${line.share.with}.`}</Words>
       ) : null}
       {returned.map(({ id, date, quantity, price, tax }) => (
         <View key={id} style={styles.line}>
-          <Words size="small" style={styles.grow}>{`${quantity} taken back on ${date}: ${formatMoney(price + tax, open.project.currency)} came back`}</Words>
-          <Button compact onPress={() => open.run({ type: 'recordPurchase', purchase: withLine(at.purchase, at.line, { ...line, returned: returned.filter((back) => back.id !== id) }) })}>
+          <Words
+            size="small"
+            style={styles.grow}
+          >{`${quantity} taken back on ${date}: ${formatMoney(price + tax, open.project.currency)} came back`}</Words>
+          <Button
+            compact
+            onPress={() =>
+              open.run({
+                type: 'recordPurchase',
+                purchase: withLine(at.purchase, at.line, {
+                  ...line,
+                  returned: returned.filter((back) => back.id !== id),
+                }),
+              })
+            }
+          >
             Not taken back
           </Button>
         </View>
       ))}
       {line.category === 'tools' ? (
-        <ChargeFields name={tagName(line.item)} charge={line.charge ?? WHOLE} onChange={(charge) => open.run({ type: 'recordPurchase', purchase: withLine(at.purchase, at.line, { ...line, charge }) })} />
+        <ChargeFields
+          name={tagName(line.item)}
+          charge={line.charge ?? WHOLE}
+          onChange={(charge) =>
+            open.run({
+              type: 'recordPurchase',
+              purchase: withLine(at.purchase, at.line, { ...line, charge }),
+            })
+          }
+        />
       ) : null}
       {doing === null ? (
         <View style={styles.buttons}>
@@ -66,7 +92,7 @@ export const LineMore = ({ open, at, onAnother, onClose }: Props & Another) => {
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 type FormProps = Props & { line: PurchaseLine };
 
@@ -80,23 +106,47 @@ const TakeBack = ({ open: { project, run, undo }, at, line, onClose }: FormProps
   const count = parseCount(quantity);
   const proposed = count.ok ? refundFor(line, count.value) : 0;
   const sum = refund === null ? { ok: true as const, value: proposed } : parseMoney(refund, currency);
-  const tooMany = count.ok && count.value > keptQuantity(line) ? `Only ${keptQuantity(line)} are left of it.` : null;
+  const tooMany =
+    count.ok && count.value > keptQuantity(line) ? `Only ${keptQuantity(line)} are left of it.` : null;
   const save = () => {
     if (!count.ok || !sum.ok || tooMany) return;
-    run({ type: 'recordPurchase', purchase: takeBack(at.purchase, at.line, { id: newId(), date: today(), quantity: count.value, refund: sum.value }) });
-    notify({ text: `${count.value} × ${tagName(line.item)} taken back: ${formatMoney(sum.value, currency)} came back.`, action: { label: 'Undo', run: undo } });
+    run({
+      type: 'recordPurchase',
+      purchase: takeBack(at.purchase, at.line, {
+        id: newId(),
+        date: today(),
+        quantity: count.value,
+        refund: sum.value,
+      }),
+    });
+    notify({
+      text: `${count.value} × ${tagName(line.item)} taken back: ${formatMoney(sum.value, currency)} came back.`,
+      action: { label: 'Undo', run: undo },
+    });
     onClose();
   };
   return (
     <View style={styles.form} role="group" aria-label="Take some back">
-      <Counter label="How many go back" value={quantity} onChange={setQuantity} error={firstFault(count) ?? tooMany} />
-      <TextField label={`What comes back, ${symbol(currency).trim()}`} value={refund ?? writeMoney(proposed, currency)} onChange={setRefund} inputMode="decimal" onSubmitEditing={save} error={firstFault(sum)} />
+      <Counter
+        label="How many go back"
+        value={quantity}
+        onChange={setQuantity}
+        error={firstFault(count) ?? tooMany}
+      />
+      <TextField
+        label={`What comes back, ${symbol(currency).trim()}`}
+        value={refund ?? writeMoney(proposed, currency)}
+        onChange={setRefund}
+        inputMode="decimal"
+        onSubmitEditing={save}
+        error={firstFault(sum)}
+      />
       <Button mode="contained" onPress={save}>
         Taken back
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) => {
   const { currency } = project;
@@ -108,25 +158,52 @@ const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) =
   const isSame = several && name.trim() === tagName(line.item);
   const proposed = count.ok ? refundFor(line, count.value) : 0;
   const sum = paid === null ? { ok: true as const, value: proposed } : parseMoney(paid, currency);
-  const tooMany = isSame && count.ok && count.value >= line.quantity ? `Split off fewer than ${line.quantity}.` : null;
-  const tooMuch = sum.ok && sum.value > line.price + line.tax ? `The line is ${formatMoney(line.price + line.tax, currency)} in all.` : null;
+  const tooMany =
+    isSame && count.ok && count.value >= line.quantity ? `Split off fewer than ${line.quantity}.` : null;
+  const tooMuch =
+    sum.ok && sum.value > line.price + line.tax
+      ? `The line is ${formatMoney(line.price + line.tax, currency)} in all.`
+      : null;
   const save = () => {
     if (!count.ok || !sum.ok || tooMany || tooMuch || name.trim() === '') return;
-    run({ type: 'recordPurchase', purchase: splitLine(at.purchase, at.line, { name: isSame ? line.item.name : name.trim(), quantity: count.value, paid: sum.value }) });
+    run({
+      type: 'recordPurchase',
+      purchase: splitLine(at.purchase, at.line, {
+        name: isSame ? line.item.name : name.trim(),
+        quantity: count.value,
+        paid: sum.value,
+      }),
+    });
     notify({ text: `${tagName(line.item)} is two lines now.`, action: { label: 'Undo', run: undo } });
     onClose();
   };
   return (
     <View style={styles.form} role="group" aria-label="Split">
-      {line.item.kind === 'hardware' ? <TextField label="What the other part is" value={name} onChange={setName} onSubmitEditing={save} /> : null}
-      {several ? <Counter label="How many of them" value={quantity} onChange={setQuantity} error={firstFault(count) ?? tooMany} /> : null}
-      <TextField label={`Paid for it, with tax, ${symbol(currency).trim()}`} value={paid ?? writeMoney(proposed, currency)} onChange={setPaid} inputMode="decimal" onSubmitEditing={save} error={paid === '' ? null : (firstFault(sum) ?? tooMuch)} />
+      {line.item.kind === 'hardware' ? (
+        <TextField label="What the other part is" value={name} onChange={setName} onSubmitEditing={save} />
+      ) : null}
+      {several ? (
+        <Counter
+          label="How many of them"
+          value={quantity}
+          onChange={setQuantity}
+          error={firstFault(count) ?? tooMany}
+        />
+      ) : null}
+      <TextField
+        label={`Paid for it, with tax, ${symbol(currency).trim()}`}
+        value={paid ?? writeMoney(proposed, currency)}
+        onChange={setPaid}
+        inputMode="decimal"
+        onSubmitEditing={save}
+        error={paid === '' ? null : (firstFault(sum) ?? tooMuch)}
+      />
       <Button mode="contained" onPress={save}>
         Make it two lines
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProps) => {
   const { projects, runIn, undoIn } = useOtherProjects(project.id);
@@ -138,7 +215,12 @@ const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProp
   const chosen = likely.find(({ id }) => id === other);
   const save = () => {
     if (!chosen || !count.ok || wrong) return;
-    const shared = shareLine(at.purchase, at.line, { part: count.value / 100, here: project.name, there: chosen.name, id: newId() });
+    const shared = shareLine(at.purchase, at.line, {
+      part: count.value / 100,
+      here: project.name,
+      there: chosen.name,
+      id: newId(),
+    });
     if (!shared) return;
     run({ type: 'recordPurchase', purchase: shared.here });
     runIn(chosen.id, { type: 'recordPurchase', purchase: shared.there });
@@ -146,20 +228,36 @@ const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProp
       undo();
       undoIn(chosen.id);
     };
-    notify({ text: `${tagName(line.item)}: ${count.value} % here, the rest with ${chosen.name}.`, action: { label: 'Undo', run: back } });
+    notify({
+      text: `${tagName(line.item)}: ${count.value} % here, the rest with ${chosen.name}.`,
+      action: { label: 'Undo', run: back },
+    });
     onClose();
   };
-  if (likely.length === 0) return <Words>{`There is no other project in ${project.currency} to share it with.`}</Words>;
+  if (likely.length === 0)
+    return <Words>{`There is no other project in ${project.currency} to share it with.`}</Words>;
   return (
     <View style={styles.form} role="group" aria-label="Share with a project">
-      <Choice label="The rest is for" value={other} options={likely.map(({ id, name }) => ({ value: id, label: name }))} onChange={setOther} />
-      <TextField label={`Of it stays with ${project.name}, percent`} value={percent} onChange={setPercent} inputMode="numeric" onSubmitEditing={save} error={firstFault(count) ?? wrong} />
+      <Choice
+        label="The rest is for"
+        value={other}
+        options={likely.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={setOther}
+      />
+      <TextField
+        label={`Of it stays with ${project.name}, percent`}
+        value={percent}
+        onChange={setPercent}
+        inputMode="numeric"
+        onSubmitEditing={save}
+        error={firstFault(count) ?? wrong}
+      />
       <Button mode="contained" onPress={save}>
         Share it
       </Button>
     </View>
   );
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   more: { gap: 10, marginTop: 4 },

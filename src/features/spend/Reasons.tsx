@@ -17,7 +17,10 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
   const differences = useMemo(() => differencesOf(project, book, plan), [project, book, plan]);
   const keep = () => {
     run({ type: 'editMoney', fields: { baseline: baselineOf(project, book, plan, today()) } });
-    notify({ text: 'What is paid from now on is held against today’s plan.', action: { label: 'Undo', run: undo } });
+    notify({
+      text: 'What is paid from now on is held against today’s plan.',
+      action: { label: 'Undo', run: undo },
+    });
   };
   const again = (
     <Button mode="outlined" onPress={keep} disabled={plan === null}>
@@ -27,18 +30,26 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
   if (!baseline)
     return (
       <View style={styles.pad}>
-        <Words>The plan is kept when the first thing is bought, and what is paid is held against it here.</Words>
+        <Words>
+          The plan is kept when the first thing is bought, and what is paid is held against it here.
+        </Words>
         {again}
       </View>
     );
   const sum = differences.reduce((all, { planned, now }) => all + now - planned, 0);
   const reasons = reasonsOf(differences, currency, unit);
   const more = reasons.slice(TOLD).reduce((all, reason) => all + reason.sum, 0);
-  const changed = differences.filter(({ byPrice, byQuantity, forgotten }) => byPrice !== 0 || byQuantity !== 0 || forgotten !== 0);
+  const changed = differences.filter(
+    ({ byPrice, byQuantity, forgotten }) => byPrice !== 0 || byQuantity !== 0 || forgotten !== 0,
+  );
   return (
     <>
       <View style={styles.pad}>
-        <Words size="strong">{sum === 0 ? 'It comes to what was planned.' : `It comes to ${formatMoney(Math.abs(sum), currency)} ${sum > 0 ? 'more' : 'less'} than planned on ${formatDay(baseline.date)}.`}</Words>
+        <Words size="strong">
+          {sum === 0
+            ? 'It comes to what was planned.'
+            : `It comes to ${formatMoney(Math.abs(sum), currency)} ${sum > 0 ? 'more' : 'less'} than planned on ${formatDay(baseline.date)}.`}
+        </Words>
       </View>
       {reasons.length > 0 ? (
         <View role="region" aria-label="The biggest reasons">
@@ -58,12 +69,22 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
           )}
         </View>
       ) : null}
-      <Apart about="By category" rows={differencesByCategory(differences).filter((row) => row.now !== row.planned || row.byPrice !== 0).map((row) => ({ ...row, name: capital(row.category) }))} currency={currency} />
-      <Apart about="By thing" rows={changed.map((row) => ({ ...row, name: capital(row.name) }))} currency={currency} />
+      <Apart
+        about="By category"
+        rows={differencesByCategory(differences)
+          .filter((row) => row.now !== row.planned || row.byPrice !== 0)
+          .map((row) => ({ ...row, name: capital(row.category) }))}
+        currency={currency}
+      />
+      <Apart
+        about="By thing"
+        rows={changed.map((row) => ({ ...row, name: capital(row.name) }))}
+        currency={currency}
+      />
       <View style={styles.pad}>{again}</View>
     </>
   );
-}; // prettier-ignore
+};
 
 /** Price, quantity and what was forgotten, apart. */
 const Apart = ({

@@ -44,10 +44,18 @@ const Spend = ({ open }: { open: OpenProject }) => {
     const purchase = project.purchases.find(({ id }) => id === purchaseId);
     if (purchase) setDetailed({ kind: 'entry', at: { purchase, line, isNew: false } });
   };
-  const record = () => setDetailed({ kind: 'entry', at: { purchase: blankPurchase(day), line: 0, isNew: true } });
+  const record = () =>
+    setDetailed({ kind: 'entry', at: { purchase: blankPurchase(day), line: 0, isNew: true } });
   const form =
     detailed?.kind === 'entry' ? (
-      <EntryForm key={`${detailed.at.purchase.id}-${detailed.at.line}`} open={open} plan={plan} at={detailed.at} onAnother={(at) => setDetailed({ kind: 'entry', at })} onClose={close} />
+      <EntryForm
+        key={`${detailed.at.purchase.id}-${detailed.at.line}`}
+        open={open}
+        plan={plan}
+        at={detailed.at}
+        onAnother={(at) => setDetailed({ kind: 'entry', at })}
+        onClose={close}
+      />
     ) : detailed?.kind === 'target' ? (
       <TargetForm open={open} money={money} onClose={close} />
     ) : detailed?.kind === 'import' ? (
@@ -73,9 +81,23 @@ const Spend = ({ open }: { open: OpenProject }) => {
       </View>
       <Segments label="What is shown of the money" value={view} onChange={setView} options={VIEWS} />
       {view === 'ledger' ? (
-        <Ledger project={project} entries={entries} onRecord={record} onImport={() => setDetailed({ kind: 'import' })} onChoose={choose} />
+        <Ledger
+          project={project}
+          entries={entries}
+          onRecord={record}
+          onImport={() => setDetailed({ kind: 'import' })}
+          onChoose={choose}
+        />
       ) : view === 'charts' ? (
-        <Charts project={project} book={book} plan={plan} money={money} entries={entries} beside={beside} today={day} />
+        <Charts
+          project={project}
+          book={book}
+          plan={plan}
+          money={money}
+          entries={entries}
+          beside={beside}
+          today={day}
+        />
       ) : view === 'reasons' ? (
         <Reasons open={open} plan={plan} />
       ) : (
@@ -84,16 +106,19 @@ const Spend = ({ open }: { open: OpenProject }) => {
       {isWide ? null : form}
     </Columns>
   );
-}; // prettier-ignore
+};
 
 /** What it comes to when all that is planned is bought, and how that stands against the target. */
-const forecastWords = ({ toBuy, total, reserve, forecast, target, left, complete }: ProjectMoney, said: (sum: number) => string): string => {
+const forecastWords = (
+  { toBuy, total, reserve, forecast, target, left, complete }: ProjectMoney,
+  said: (sum: number) => string,
+): string => {
   const lacking = complete ? '' : ', so far: something has no price yet';
   const held = reserve > 0 ? `, ${said(forecast)} with ${said(reserve)} held back` : '';
   const whole = `${said(toBuy)} still to buy: ${said(total)} when it is done${held}${lacking}`;
   if (target === null || left === null) return `${whole}. No target is set.`;
   return left >= 0 ? `${whole}, ${said(left)} under target.` : `${whole}, ${said(-left)} over target.`;
-}; // prettier-ignore
+};
 
 const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 14, gap: 12, flexDirection: 'row', alignItems: 'flex-start' },

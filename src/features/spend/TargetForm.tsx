@@ -45,20 +45,35 @@ export const TargetForm = ({
   const [per, setPer] = useState<'all' | 'each'>(budget.isEach ? 'each' : 'all');
   const [date, setDate] = useState(budget.date ?? '');
   const moneyOf = (text: string) => (text.trim() === '' ? null : parseMoney(text, currency));
-  const fault = (read: ReturnType<typeof moneyOf>) => (read && !read.ok ? (read.problems[0]?.sentence ?? null) : null);
+  const fault = (read: ReturnType<typeof moneyOf>) =>
+    read && !read.ok ? (read.problems[0]?.sentence ?? null) : null;
   const one = moneyOf(sum);
   const read = CATEGORIES.map((category) => [category, moneyOf(parts[category] ?? '')] as const);
-  const byCategory: Partial<Record<Category, Minor>> = Object.fromEntries(read.flatMap(([category, value]) => (value?.ok ? [[category, value.value]] : [])));
+  const byCategory: Partial<Record<Category, Minor>> = Object.fromEntries(
+    read.flatMap(([category, value]) => (value?.ok ? [[category, value.value]] : [])),
+  );
   const total = Object.values(byCategory).reduce((all, part) => all + part, 0);
-  const share = reserve.trim() === '' ? { ok: true as const, value: 0 } : parseDecimal(reserve.replace('%', ''));
-  const shareFault = !share.ok ? (share.problems[0]?.sentence ?? null) : share.value > 100 ? 'At most 100 percent is held back.' : null;
-  const dateFault = date.trim() !== '' && !isDate(date) ? `"${date}" is not a date; write it as 2026-05-31.` : null;
-  const isReady = !shareFault && !dateFault && (kind === 'one' ? !fault(one) : read.every(([, value]) => !fault(value)));
+  const share =
+    reserve.trim() === '' ? { ok: true as const, value: 0 } : parseDecimal(reserve.replace('%', ''));
+  const shareFault = !share.ok
+    ? (share.problems[0]?.sentence ?? null)
+    : share.value > 100
+      ? 'At most 100 percent is held back.'
+      : null;
+  const dateFault =
+    date.trim() !== '' && !isDate(date) ? `"${date}" is not a date; write it as 2026-05-31.` : null;
+  const isReady =
+    !shareFault && !dateFault && (kind === 'one' ? !fault(one) : read.every(([, value]) => !fault(value)));
   const save = () => {
     if (!isReady || !share.ok) return;
     const isParts = kind === 'parts' && total > 0;
     const target = kind === 'one' ? (one?.ok ? one.value : null) : isParts ? total : null;
-    const next: Budget = { ...(isParts ? { byCategory } : {}), reserve: share.value / 100, isEach: per === 'each', date: date.trim() === '' ? null : date };
+    const next: Budget = {
+      ...(isParts ? { byCategory } : {}),
+      reserve: share.value / 100,
+      isEach: per === 'each',
+      date: date.trim() === '' ? null : date,
+    };
     run({ type: 'editMoney', fields: { target, budget: next } });
     onClose();
   };
@@ -74,21 +89,58 @@ export const TargetForm = ({
     >
       <Choice label="What it must not cost more than" value={kind} options={SUMS} onChange={setKind} />
       {kind === 'one' ? (
-        <TextField label={`Target, ${symbol(currency).trim()}`} value={sum} onChange={setSum} inputMode="decimal" onSubmitEditing={save} error={fault(one)} help="Blank: no target." />
+        <TextField
+          label={`Target, ${symbol(currency).trim()}`}
+          value={sum}
+          onChange={setSum}
+          inputMode="decimal"
+          onSubmitEditing={save}
+          error={fault(one)}
+          help="Blank: no target."
+        />
       ) : (
         <>
           {read.map(([category, value]) => (
-            <TextField key={category} label={`${capital(category)}, ${symbol(currency).trim()}`} value={parts[category] ?? ''} onChange={(text) => setParts({ ...parts, [category]: text })} inputMode="decimal" onSubmitEditing={save} error={fault(value)} />
+            <TextField
+              key={category}
+              label={`${capital(category)}, ${symbol(currency).trim()}`}
+              value={parts[category] ?? ''}
+              onChange={(text) => setParts({ ...parts, [category]: text })}
+              inputMode="decimal"
+              onSubmitEditing={save}
+              error={fault(value)}
+            />
           ))}
           <Words size="strong">{`${formatMoney(total, currency)} in all`}</Words>
         </>
       )}
-      <Choice label={builds > 1 ? `It is for ${builds} of it:` : 'If several are built, it is for'} value={per} options={PER} onChange={setPer} />
-      <TextField label="Held back for what goes wrong, percent" value={reserve} onChange={setReserve} inputMode="decimal" onSubmitEditing={save} error={shareFault} help={`Of what is still to buy, ${formatMoney(money.toBuy, currency)}: it shrinks as things are bought. 10 is common (rule of thumb).`} />
-      <TextField label="To be done by" value={date} onChange={setDate} onSubmitEditing={save} error={dateFault} help="Blank: no day." placeholder="2026-12-31" />
+      <Choice
+        label={builds > 1 ? `It is for ${builds} of it:` : 'If several are built, it is for'}
+        value={per}
+        options={PER}
+        onChange={setPer}
+      />
+      <TextField
+        label="Held back for what goes wrong, percent"
+        value={reserve}
+        onChange={setReserve}
+        inputMode="decimal"
+        onSubmitEditing={save}
+        error={shareFault}
+        help={`Of what is still to buy, ${formatMoney(money.toBuy, currency)}: it shrinks as things are bought. 10 is common (rule of thumb).`}
+      />
+      <TextField
+        label="To be done by"
+        value={date}
+        onChange={setDate}
+        onSubmitEditing={save}
+        error={dateFault}
+        help="Blank: no day."
+        placeholder="2026-12-31"
+      />
     </Detail>
   );
-}; // prettier-ignore
+};
 
 const texts = ({ byCategory = {} }: Budget, currency: string): Partial<Record<Category, string>> =>
   Object.fromEntries(

@@ -25,19 +25,54 @@ export const WorthView = ({
   return (
     <View role="region" aria-label="What it is worth">
       <Band title="What it is worth" note={costs.builds > 1 ? 'for one' : ''} />
-      {worth.byMargin === null ? null : <SumRow label="By your margin" about={`${percentText(work.margin ?? 0)} % of it is gain over ${money(eachOf(costs.allIn, costs))} all in`} sum={money(worth.byMargin)} />}
-      <SumRow label="Three times the materials" about="a common asking price (common practice)" sum={money(worth.byMaterials)} />
-      {worth.byReadyMade === null || !cheapest ? null : <SumRow label="By ready made" about={`${cheapest.source} asks ${money(cheapest.price)}${work.below ? `, ${percentText(work.below)} % below` : ''}`} sum={money(worth.byReadyMade)} />}
+      {worth.byMargin === null ? null : (
+        <SumRow
+          label="By your margin"
+          about={`${percentText(work.margin ?? 0)} % of it is gain over ${money(eachOf(costs.allIn, costs))} all in`}
+          sum={money(worth.byMargin)}
+        />
+      )}
+      <SumRow
+        label="Three times the materials"
+        about="a common asking price (common practice)"
+        sum={money(worth.byMaterials)}
+      />
+      {worth.byReadyMade === null || !cheapest ? null : (
+        <SumRow
+          label="By ready made"
+          about={`${cheapest.source} asks ${money(cheapest.price)}${work.below ? `, ${percentText(work.below)} % below` : ''}`}
+          sum={money(worth.byReadyMade)}
+        />
+      )}
       <View style={styles.fields}>
         <View style={styles.pair}>
           <View style={styles.grow}>
-            <ReadField label="Margin, %" inputMode="decimal" text={work.margin === undefined ? '' : percentText(work.margin)} read={percent(95)} onRead={(margin) => onChange({ margin: margin ?? undefined })} />
+            <ReadField
+              label="Margin, %"
+              inputMode="decimal"
+              text={work.margin === undefined ? '' : percentText(work.margin)}
+              read={percent(95)}
+              onRead={(margin) => onChange({ margin: margin ?? undefined })}
+            />
           </View>
           <View style={styles.grow}>
-            <ReadField label="Below ready made, %" inputMode="decimal" text={work.below === undefined ? '' : percentText(work.below)} read={percent(100)} onRead={(below) => onChange({ below: below ?? undefined })} help={cheapest ? null : 'Ready-made prices are under Compare, Build or buy.'} />
+            <ReadField
+              label="Below ready made, %"
+              inputMode="decimal"
+              text={work.below === undefined ? '' : percentText(work.below)}
+              read={percent(100)}
+              onRead={(below) => onChange({ below: below ?? undefined })}
+              help={cheapest ? null : 'Ready-made prices are under Compare, Build or buy.'}
+            />
           </View>
         </View>
-        <ReadField label={`Someone offers for one, ${symbol(currency).trim()}`} inputMode="decimal" text={orBlank(work.offer, currency)} read={orNone((text) => parseMoney(text, currency))} onRead={(offer) => onChange({ offer })} />
+        <ReadField
+          label={`Someone offers for one, ${symbol(currency).trim()}`}
+          inputMode="decimal"
+          text={orBlank(work.offer, currency)}
+          read={orNone((text) => parseMoney(text, currency))}
+          onRead={(offer) => onChange({ offer })}
+        />
         {worth.offer ? (
           <View role="status" style={styles.words}>
             {offerWords(worth.offer, money).map(({ text, isBad }) => (
@@ -50,21 +85,42 @@ export const WorthView = ({
       </View>
     </View>
   );
-}; // prettier-ignore
+};
 
 /** `At $35.00 you pay $11.20 to give it away.` */
-const offerWords = ({ price, overTill, overAllIn, anHour, breakEven }: Offered, money: (sum: number) => string): { text: string; isBad: boolean }[] => [
+const offerWords = (
+  { price, overTill, overAllIn, anHour, breakEven }: Offered,
+  money: (sum: number) => string,
+): { text: string; isBad: boolean }[] => [
   overTill < 0
     ? { text: `At ${money(price)} you pay ${money(-overTill)} to give it away.`, isBad: true }
     : { text: `At ${money(price)} you get ${money(overTill)} over what it costs at the till.`, isBad: false },
   ...(overAllIn !== overTill
-    ? [overAllIn < 0 ? { text: `All in, ${money(-overAllIn)} is lost.`, isBad: true } : { text: `All in, ${money(overAllIn)} is gained.`, isBad: false }]
+    ? [
+        overAllIn < 0
+          ? { text: `All in, ${money(-overAllIn)} is lost.`, isBad: true }
+          : { text: `All in, ${money(overAllIn)} is gained.`, isBad: false },
+      ]
     : []),
-  ...(anHour === null ? [] : [{ text: anHour < 0 ? `An hour of it loses ${money(-anHour)}.` : `An hour of it earns ${money(anHour)}.`, isBad: anHour < 0 }]),
+  ...(anHour === null
+    ? []
+    : [
+        {
+          text:
+            anHour < 0 ? `An hour of it loses ${money(-anHour)}.` : `An hour of it earns ${money(anHour)}.`,
+          isBad: anHour < 0,
+        },
+      ]),
   breakEven === null
     ? { text: 'However many are sold at it, the tools are never paid.', isBad: true }
-    : { text: breakEven === 1 ? 'The first one pays for itself.' : `From the ${ordinal(breakEven)} one on, the tools are paid and all is gain.`, isBad: false },
-]; // prettier-ignore
+    : {
+        text:
+          breakEven === 1
+            ? 'The first one pays for itself.'
+            : `From the ${ordinal(breakEven)} one on, the tools are paid and all is gain.`,
+        isBad: false,
+      },
+];
 
 const ordinal = (count: number): string => {
   const last = count % 100 >= 11 && count % 100 <= 13 ? 0 : count % 10;

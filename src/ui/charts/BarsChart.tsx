@@ -60,7 +60,12 @@ export const BarsChart = ({
       textAlign: 'center' as const,
     },
   }));
-  const words = bars.filter(({ name }) => name !== '').map(({ letter, name, sum }) => `${letter}, ${name}: ${sum === null ? 'not planned yet' : formatMoney(sum, currency)}`); // prettier-ignore
+  const words = bars
+    .filter(({ name }) => name !== '')
+    .map(
+      ({ letter, name, sum }) =>
+        `${letter}, ${name}: ${sum === null ? 'not planned yet' : formatMoney(sum, currency)}`,
+    );
   return (
     <View
       role="img"

@@ -26,7 +26,9 @@ export const HistoryChart = ({
   width: number;
 }) => {
   const ink = useInk();
-  const days = [...new Set(series.flatMap(({ points }) => points.map(({ date }) => date)))].sort().slice(-MOST_DAYS); // prettier-ignore
+  const days = [...new Set(series.flatMap(({ points }) => points.map(({ date }) => date)))]
+    .sort()
+    .slice(-MOST_DAYS);
   const lines = [
     { color: ink.spruce, dash: undefined },
     { color: ink.ink, dash: [6, 4] },
@@ -44,7 +46,12 @@ export const HistoryChart = ({
   }));
   const inner = width - 62;
   const spacing = days.length > 1 ? (inner - 12) / (days.length - 1) : inner;
-  const summary = series.map(({ store, points }) => `${store} ${points.map(({ date, unitPrice }) => `${formatTag(unitPrice, currency)} on ${formatDay(date)}`).join(', ')}`).join('; '); // prettier-ignore
+  const summary = series
+    .map(
+      ({ store, points }) =>
+        `${store} ${points.map(({ date, unitPrice }) => `${formatTag(unitPrice, currency)} on ${formatDay(date)}`).join(', ')}`,
+    )
+    .join('; ');
   return (
     <View role="img" aria-label={`Prices over time: ${summary}`}>
       <LineChart

@@ -42,9 +42,25 @@ export const SpentChart = ({
     >
       <LineChart
         dataSet={[
-          { data: data(({ spent }) => spent), color: ink.spruce, thickness: 3.5, startIndex: 0, endIndex: now, hideDataPoints: true },
+          {
+            data: data(({ spent }) => spent),
+            color: ink.spruce,
+            thickness: 3.5,
+            startIndex: 0,
+            endIndex: now,
+            hideDataPoints: true,
+          },
           ...(isToCome
-            ? [{ data: data(({ forecast }) => forecast), color: ink.ink, thickness: 2, startIndex: now, strokeDashArray: [5, 5], hideDataPoints: true }]
+            ? [
+                {
+                  data: data(({ forecast }) => forecast),
+                  color: ink.ink,
+                  thickness: 2,
+                  startIndex: now,
+                  strokeDashArray: [5, 5],
+                  hideDataPoints: true,
+                },
+              ]
             : []),
         ]}
         height={HEIGHT}
@@ -53,8 +69,8 @@ export const SpentChart = ({
         initialSpacing={4}
         endSpacing={4}
         {...moneyAxis(ink, currency, steps)}
-          {...targetLine(target === null ? null : main(target), ink.red, inner)}
-        />
+        {...targetLine(target === null ? null : main(target), ink.red, inner)}
+      />
       <View style={[styles.days, { width: inner }]}>
         <Words size="small" tone="soft">
           {now === 0 ? 'today' : formatDay(days[0]?.date ?? '')}
@@ -73,11 +89,13 @@ export const SpentChart = ({
       <View style={styles.legend}>
         <Mark color={ink.spruce} word="spent" />
         {isToCome ? <Mark color={ink.ink} word="forecast" isDashed /> : null}
-        {target === null ? null : <Mark color={ink.red} word={`your target, ${formatWhole(target, currency)}`} />}
+        {target === null ? null : (
+          <Mark color={ink.red} word={`your target, ${formatWhole(target, currency)}`} />
+        )}
       </View>
     </View>
   );
-}; // prettier-ignore
+};
 
 const Mark = ({ color, word, isDashed = false }: { color: string; word: string; isDashed?: boolean }) => (
   <View style={styles.entry}>

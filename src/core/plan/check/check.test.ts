@@ -32,20 +32,80 @@ test('a plan as it was made holds', () => {
 
 test.each<[what: string, spoil: (plan: Plan) => void, says: RegExp]>([
   ['a piece too few', (made) => void first(boards(made)).pieces.pop(), /are cut, and \d are needed/],
-  ['a layout cut once more', (made) => void first(boards(made)).count++, /are cut, and \d+ are (there|needed)/],
-  ['a piece over the end', (made) => first(boards(made)).pieces.at(-1)?.outline.forEach((corner) => (corner[0] += fromInches(60))), /not inside its board/],
-  ['a piece in the trimmed end', (made) => first(first(boards(made)).pieces).outline.forEach((corner) => (corner[0] -= fromInches(0.2))), /trimmed off/],
-  ['neighbours without a kerf', (made) => first(boards(made)).pieces.slice(1).forEach(({ outline }) => outline.forEach((corner) => (corner[0] -= fromInches(0.1)))), /closer than a kerf/],
-  ['a piece cut short', (made) => { const outline = first(first(boards(made)).pieces).outline; for (const corner of outline) if (corner[0] > fromInches(20)) corner[0] -= fromInches(1); }, /has not the outline/],
+  [
+    'a layout cut once more',
+    (made) => void first(boards(made)).count++,
+    /are cut, and \d+ are (there|needed)/,
+  ],
+  [
+    'a piece over the end',
+    (made) =>
+      first(boards(made))
+        .pieces.at(-1)
+        ?.outline.forEach((corner) => (corner[0] += fromInches(60))),
+    /not inside its board/,
+  ],
+  [
+    'a piece in the trimmed end',
+    (made) => first(first(boards(made)).pieces).outline.forEach((corner) => (corner[0] -= fromInches(0.2))),
+    /trimmed off/,
+  ],
+  [
+    'neighbours without a kerf',
+    (made) =>
+      first(boards(made))
+        .pieces.slice(1)
+        .forEach(({ outline }) => outline.forEach((corner) => (corner[0] -= fromInches(0.1)))),
+    /closer than a kerf/,
+  ],
+  [
+    'a piece cut short',
+    (made) => {
+      const outline = first(first(boards(made)).pieces).outline;
+      for (const corner of outline) if (corner[0] > fromInches(20)) corner[0] -= fromInches(1);
+    },
+    /has not the outline/,
+  ],
   ['a wrong section', (made) => void (first(boards(made)).section = '1x4'), /not of the section/],
   ['a strip without a saw for it', (made) => void (first(boards(made)).section = '2x6'), /no table saw/],
   ['a wrong material', (made) => void (first(boards(made)).material = 'cedar'), /may not be of cedar/],
-  ['sheet pieces on each other', (made) => { const sheet = made.layouts.find(({ kind }) => kind === 'sheet'); const [a, b] = sheet?.pieces ?? []; if (a && b) b.outline = structuredClone(a.outline); }, /cannot be parted/],
-  ['a grain turned', (made) => { for (const { outline } of made.layouts.find(({ kind }) => kind === 'sheet')?.pieces ?? []) for (const corner of outline) corner.reverse(); }, /has not the outline/],
-  ['one purchase less', (made) => void first(made.buys.filter(({ kind }) => kind === 'board')).qty--, /are cut, and \d+ are there/],
-  ['screws too few', (made) => void first(made.buys.filter(({ kind }) => kind === 'hardware')).qty--, /are there, and 30 are needed/],
-  ['a price that holds from twenty on', (made) => void (first(made.buys.filter(({ kind }) => kind === 'board')).unitPrice = 3_500_000), /another price than holds/],
-  ['more than the store has', (made) => void (first(made.buys.filter(({ kind }) => kind === 'sheet')).qty = 4), /the store has 3/],
+  [
+    'sheet pieces on each other',
+    (made) => {
+      const sheet = made.layouts.find(({ kind }) => kind === 'sheet');
+      const [a, b] = sheet?.pieces ?? [];
+      if (a && b) b.outline = structuredClone(a.outline);
+    },
+    /cannot be parted/,
+  ],
+  [
+    'a grain turned',
+    (made) => {
+      for (const { outline } of made.layouts.find(({ kind }) => kind === 'sheet')?.pieces ?? [])
+        for (const corner of outline) corner.reverse();
+    },
+    /has not the outline/,
+  ],
+  [
+    'one purchase less',
+    (made) => void first(made.buys.filter(({ kind }) => kind === 'board')).qty--,
+    /are cut, and \d+ are there/,
+  ],
+  [
+    'screws too few',
+    (made) => void first(made.buys.filter(({ kind }) => kind === 'hardware')).qty--,
+    /are there, and 30 are needed/,
+  ],
+  [
+    'a price that holds from twenty on',
+    (made) => void (first(made.buys.filter(({ kind }) => kind === 'board')).unitPrice = 3_500_000),
+    /another price than holds/,
+  ],
+  [
+    'more than the store has',
+    (made) => void (first(made.buys.filter(({ kind }) => kind === 'sheet')).qty = 4),
+    /the store has 3/,
+  ],
   ['a thing that is not sold', (made) => void (first(made.buys).item = 'moon dust'), /is not on sale there/],
   ['a cent too little', (made) => void made.total--, /total: is/],
   ['tax forgotten', (made) => void (made.tax = 0), /tax: is 0/],
@@ -54,10 +114,13 @@ test.each<[what: string, spoil: (plan: Plan) => void, says: RegExp]>([
   ['a bound above the plan', (made) => void (made.lowerBound = made.total + 1), /lowerBound: is above/],
 ])('%s is found', (_what, spoil, says) => {
   expect(spoiled(spoil).join('\n')).toMatch(says);
-}); // prettier-ignore
+});
 
 test('what does not go in the car must be sawn at the store', () => {
-  const car: Case = { ...list, settings: { ...list.settings, maxCarryLength: measure('66', 'in'), maxCarryWidth: measure('48', 'in') } }; // prettier-ignore
+  const car: Case = {
+    ...list,
+    settings: { ...list.settings, maxCarryLength: measure('66', 'in'), maxCarryWidth: measure('48', 'in') },
+  };
   const carried = planCsv(car);
   expect(carried.status).toBe('bounded');
   expect(carried.layouts.every(({ storeCuts }) => storeCuts.length === 1)).toBe(true);
@@ -87,7 +150,11 @@ const strips: Case = {
 test('ripped pieces lie as strips in their board, and hold; a thinner board does not', () => {
   const made = planCsv(strips);
   expect(faultsOf(strips, made)).toEqual([]);
-  expect(first(made.layouts).pieces.every(({ outline }) => Math.max(...outline.map(([, y]) => y)) <= fromInches(3.5))).toBe(true); // prettier-ignore
+  expect(
+    first(made.layouts).pieces.every(
+      ({ outline }) => Math.max(...outline.map(([, y]) => y)) <= fromInches(3.5),
+    ),
+  ).toBe(true);
   const thin = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, section: '1x4' })) };
   expect(faultsOf(strips, thin).join('\n')).toMatch(/is not of the section 1x4/);
   const wide = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, width: fromInches(9) })) };
@@ -95,8 +162,17 @@ test('ripped pieces lie as strips in their board, and hold; a thinner board does
 });
 
 test('a cut at the store must fall between pieces', () => {
-  const car: Case = { ...list, settings: { ...list.settings, maxCarryLength: measure('66', 'in'), maxCarryWidth: measure('48', 'in') } }; // prettier-ignore
+  const car: Case = {
+    ...list,
+    settings: { ...list.settings, maxCarryLength: measure('66', 'in'), maxCarryWidth: measure('48', 'in') },
+  };
   const made = planCsv(car);
-  const through = { ...made, layouts: made.layouts.map((layout) => ({ ...layout, storeCuts: layout.storeCuts.map((cut) => ({ ...cut, at: fromInches(33) })) })) }; // prettier-ignore
+  const through = {
+    ...made,
+    layouts: made.layouts.map((layout) => ({
+      ...layout,
+      storeCuts: layout.storeCuts.map((cut) => ({ ...cut, at: fromInches(33) })),
+    })),
+  };
   expect(faultsOf(car, through).join('\n')).toMatch(/sawn at the store through a piece/);
 });

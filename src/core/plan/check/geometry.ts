@@ -38,15 +38,21 @@ export const checkLayout = (
       continue;
     }
     const box = boxOf(piece.outline);
-    if (box.left < trim - NEAR || box.right > layout.length - trim + NEAR || box.bottom < across - NEAR || box.top > layout.width - across + NEAR)
+    if (
+      box.left < trim - NEAR ||
+      box.right > layout.length - trim + NEAR ||
+      box.bottom < across - NEAR ||
+      box.top > layout.width - across + NEAR
+    )
       note(place, 'is not inside its board, or in the part of it that is trimmed off');
     checkMaterial(layout, part, settings, place, note);
     if (!isOutlineOf(part, piece.outline, layout)) note(place, 'has not the outline of the part');
   }
   const section = layout.kind === 'board' ? parseSection(layout.section, 'mm') : null;
-  if (section?.ok && section.value.width !== layout.width) note(layout.section, 'is drawn in another width than it has');
+  if (section?.ok && section.value.width !== layout.width)
+    note(layout.section, 'is drawn in another width than it has');
   if (layout.pieces.length > 1) checkApart(layout, settings.kerf.ticks, note);
-}; // prettier-ignore
+};
 
 const checkMaterial = (
   layout: LayoutToCheck,
@@ -98,7 +104,10 @@ const isOutlineOf = (part: ResolvedPart, outline: Point[], layout: LayoutToCheck
   if (!isLength(longest, part.length)) return false;
   if (ends.shape === 'parallel') return isNear(Math.abs(left), offset) && isNear(left, right);
   if (ends.shape === 'mitre') return isNear(Math.abs(left), offset) && isNear(left, -right);
-  return (isNear(Math.abs(left), offset) && isNear(right, 0)) || (isNear(left, 0) && isNear(Math.abs(right), offset)); // prettier-ignore
+  return (
+    (isNear(Math.abs(left), offset) && isNear(right, 0)) ||
+    (isNear(left, 0) && isNear(Math.abs(right), offset))
+  );
 };
 
 /**
@@ -115,7 +124,9 @@ const acrossOf = (part: ResolvedPart, layout: LayoutToCheck): Ticks | null => {
 
 const isRectangle = (outline: Point[]): boolean => {
   const { left, right, bottom, top } = boxOf(outline);
-  return outline.every(([x, y]) => (isNear(x, left) || isNear(x, right)) && (isNear(y, bottom) || isNear(y, top))); // prettier-ignore
+  return outline.every(
+    ([x, y]) => (isNear(x, left) || isNear(x, right)) && (isNear(y, bottom) || isNear(y, top)),
+  );
 };
 
 /** Where an outline begins and ends along a line across. */
@@ -131,9 +142,17 @@ const checkApart = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
     return isNear(box.bottom, 0) && isNear(box.top, layout.width) && layout.kind === 'board';
   });
   if (isRow) return checkRow(layout, kerf, note);
-  if (!canPart(layout.pieces.map(({ outline }) => boxOf(outline)), kerf))
-    note(layout.pieces.map(({ part }) => part).join(', '), 'cannot be parted by cuts that run clean through with a kerf between'); // prettier-ignore
-}; // prettier-ignore
+  if (
+    !canPart(
+      layout.pieces.map(({ outline }) => boxOf(outline)),
+      kerf,
+    )
+  )
+    note(
+      layout.pieces.map(({ part }) => part).join(', '),
+      'cannot be parted by cuts that run clean through with a kerf between',
+    );
+};
 
 /** Full-width pieces: between neighbours there is the kerf of each one's cut, longer along the board where it slants. */
 const checkRow = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
@@ -154,7 +173,10 @@ const checkRow = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
 /** Whether boxes can be parted one by one by cuts clean through what is left: guillotine. */
 const canPart = (boxes: Box[], kerf: Ticks): boolean => {
   if (boxes.length < 2) return true;
-  for (const [from, to] of [['left', 'right'], ['bottom', 'top']] as const) {
+  for (const [from, to] of [
+    ['left', 'right'],
+    ['bottom', 'top'],
+  ] as const) {
     const sorted = [...boxes].sort((a, b) => a[from] - b[from]);
     let reached = -Infinity;
     for (const [index, box] of sorted.entries()) {
@@ -164,4 +186,4 @@ const canPart = (boxes: Box[], kerf: Ticks): boolean => {
     }
   }
   return false;
-}; // prettier-ignore
+};

@@ -43,8 +43,12 @@ const checkMade = (plan: PlanToCheck, parts: ResolvedPart[], { owned }: CheckAga
     if (part.kind === 'hardware')
       wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + usedUp(part));
   for (const [item, count] of wanted) {
-    const bought = plan.buys.filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
-    const held = owned.filter((pile) => pile.item.kind === 'hardware' && nameKey(pile.item.name) === item).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
+    const bought = plan.buys
+      .filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item)
+      .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
+    const held = owned
+      .filter((pile) => pile.item.kind === 'hardware' && nameKey(pile.item.name) === item)
+      .reduce((sum, { quantity }) => sum + quantity, 0);
     // Less than a thousandth of a can is no reason for another.
     if (bought + held < count - 1.001e-3) note(item, `${bought + held} are there, and ${count} are needed`);
   }
@@ -54,34 +58,59 @@ const checkMade = (plan: PlanToCheck, parts: ResolvedPart[], { owned }: CheckAga
 const checkSupply = (plan: PlanToCheck, { owned, settings }: CheckAgainst, note: Note): void => {
   const cut = new Map<string, { count: number; layout: LayoutToCheck }>();
   for (const layout of plan.layouts) {
-    const source = 'owned' in layout.source ? ['owned', layout.source.owned] : [layout.source.store, layout.source.item]; // prettier-ignore
-    const key = [...source.map(nameKey), layout.kind, layout.section, layout.length, layout.width, nameKey(layout.material)].join('\n'); // prettier-ignore
+    const source =
+      'owned' in layout.source ? ['owned', layout.source.owned] : [layout.source.store, layout.source.item];
+    const key = [
+      ...source.map(nameKey),
+      layout.kind,
+      layout.section,
+      layout.length,
+      layout.width,
+      nameKey(layout.material),
+    ].join('\n');
     cut.set(key, { count: (cut.get(key)?.count ?? 0) + layout.count, layout });
   }
   for (const { count, layout } of cut.values()) {
     const { source } = layout;
     const there =
       'owned' in source
-        ? owned.filter(({ item }) => item.length?.ticks === layout.length && item.section === layout.section && nameKey(item.material) === nameKey(layout.material)).reduce((sum, { quantity }) => sum + quantity, 0)
-        : plan.buys.filter((buy) => isSource(buy, source, layout)).reduce((sum, { qty, pack }) => sum + qty * pack, 0); // prettier-ignore
+        ? owned
+            .filter(
+              ({ item }) =>
+                item.length?.ticks === layout.length &&
+                item.section === layout.section &&
+                nameKey(item.material) === nameKey(layout.material),
+            )
+            .reduce((sum, { quantity }) => sum + quantity, 0)
+        : plan.buys
+            .filter((buy) => isSource(buy, source, layout))
+            .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
     const name = 'owned' in source ? source.owned || layout.section : `${source.item} of ${source.store}`;
     if (count > there) note(name, `${count} are cut, and ${there} are there`);
   }
   const shares = Object.entries(settings.spare ?? {});
   for (const [material, share] of shares) {
-    const boards = plan.buys.filter((buy) => buy.kind === 'board' && nameKey(buy.material) === nameKey(material));
+    const boards = plan.buys.filter(
+      (buy) => buy.kind === 'board' && nameKey(buy.material) === nameKey(material),
+    );
     for (const section of new Set(boards.map((buy) => buy.section))) {
       const own = boards.filter((buy) => buy.section === section);
       const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
       const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
-      const isOfIt = (of: { section: string; material: string }) => of.section === section && nameKey(of.material) === nameKey(material); // prettier-ignore
-      const before = owned.filter(({ isBought, item }) => isBought && isOfIt(item)).reduce((sum, { quantity }) => sum + quantity, 0); // prettier-ignore
-      const cutOwned = plan.layouts.filter((layout) => 'owned' in layout.source && isOfIt(layout)).reduce((sum, { count }) => sum + count, 0); // prettier-ignore
+      const isOfIt = (of: { section: string; material: string }) =>
+        of.section === section && nameKey(of.material) === nameKey(material);
+      const before = owned
+        .filter(({ isBought, item }) => isBought && isOfIt(item))
+        .reduce((sum, { quantity }) => sum + quantity, 0);
+      const cutOwned = plan.layouts
+        .filter((layout) => 'owned' in layout.source && isOfIt(layout))
+        .reduce((sum, { count }) => sum + count, 0);
       const cutBefore = Math.min(before, cutOwned);
-      if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore)) note(`${section} ${material}`, 'has fewer spare boards than are wanted'); // prettier-ignore
+      if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore))
+        note(`${section} ${material}`, 'has fewer spare boards than are wanted');
     }
   }
-}; // prettier-ignore
+};
 
 const isSource = (buy: BuyToCheck, source: { store: string; item: string }, layout: LayoutToCheck): boolean =>
   nameKey(buy.store) === nameKey(source.store) &&
@@ -109,7 +138,11 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
         : goes(length, cut.at) && goes(length, width - cut.at - kerf));
     if (cut && !isClear(cut, layout, kerf))
       note(`${source.item} of ${source.store}`, 'is sawn at the store through a piece');
-    if (!fits) note(`${source.item} of ${source.store}`, 'does not go in the car, and is not sawn at the store so that it would'); // prettier-ignore
+    if (!fits)
+      note(
+        `${source.item} of ${source.store}`,
+        'does not go in the car, and is not sawn at the store so that it would',
+      );
   }
 };
 

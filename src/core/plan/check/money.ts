@@ -1,4 +1,12 @@
-import { toMicros, toMinor, TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros, type Minor } from '../../measure'; // prettier-ignore
+import {
+  toMicros,
+  toMinor,
+  TICKS_PER_FOOT,
+  TICKS_PER_INCH,
+  TICKS_PER_METRE,
+  type Micros,
+  type Minor,
+} from '../../measure';
 import type { Item, Price } from '../../project';
 import { actualThickness, nameKey, parseSection, parseThickness } from '../../wood';
 import type { BuyToCheck, CheckAgainst, Note, PlanToCheck } from './types';
@@ -41,7 +49,11 @@ const isOf = (buy: BuyToCheck, { store, price }: Row): boolean => {
     return false;
   if (nameKey(item.name) !== nameKey(buy.item)) return false;
   if (item.kind === 'hardware') return true;
-  return item.length?.ticks === buy.length && nameKey(item.material) === nameKey(buy.material) && item.section === buy.section; // prettier-ignore
+  return (
+    item.length?.ticks === buy.length &&
+    nameKey(item.material) === nameKey(buy.material) &&
+    item.section === buy.section
+  );
 };
 
 /** The rows that hold for a buy: of each quantity the newest, without dates the last. */
@@ -64,9 +76,12 @@ const dressedPrice = (buy: BuyToCheck, prices: Row[]): Micros[] => {
     const each = pricedBy(price);
     if (!price.rough || !sides || each === null || nameKey(store) !== nameKey(buy.store)) return [];
     const planing = price.rough.planing.ticks;
-    if (section.value.thickness + planing > sides.thickness || price.item.length?.ticks !== buy.length) return []; // prettier-ignore
+    if (section.value.thickness + planing > sides.thickness || price.item.length?.ticks !== buy.length)
+      return [];
     const used = section.value.width + planing;
-    return used > sides.width ? [] : [Math.round((each / price.pack) * used * (1 + price.rough.waste) / sides.width)]; // prettier-ignore
+    return used > sides.width
+      ? []
+      : [Math.round(((each / price.pack) * used * (1 + price.rough.waste)) / sides.width)];
   });
 };
 
@@ -77,9 +92,12 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
   const sums = { goods: 0, tax: 0, trips: 0, shipping: 0 };
   for (const name of names) {
     const terms = against.stores.find((store) => nameKey(store.name) === name);
-    const cost = plan.buys.filter(({ store }) => nameKey(store) === name).reduce((sum, buy) => sum + buy.cost, 0);
+    const cost = plan.buys
+      .filter(({ store }) => nameKey(store) === name)
+      .reduce((sum, buy) => sum + buy.cost, 0);
     const goods: Minor = toMinor(Math.round(cost * (1 - (terms?.discount ?? 0))), against.currency);
-    const rate = against.settings.taxIncluded || terms?.taxFree ? 0 : (terms?.taxRate ?? against.settings.tax);
+    const rate =
+      against.settings.taxIncluded || terms?.taxFree ? 0 : (terms?.taxRate ?? against.settings.tax);
     sums.goods += goods;
     sums.tax += toMinor(Math.round(toMicros(goods, against.currency) * rate), against.currency);
     sums.trips += terms?.trip ?? 0;
@@ -87,21 +105,34 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
     sums.shipping += terms?.shipping && !isFree ? terms.shipping.fee : 0;
   }
   for (const [name, sum] of Object.entries(sums) as [keyof typeof sums, Minor][])
-    if (plan[name] !== sum) note(name, `is ${plan[name]}, and the buys come to ${sum} (in the smallest coin)`);
+    if (plan[name] !== sum)
+      note(name, `is ${plan[name]}, and the buys come to ${sum} (in the smallest coin)`);
   const total = sums.goods + sums.tax + sums.trips + sums.shipping;
-  if (plan.total !== total) note('total', `is ${plan.total}, and all sums come to ${total} (in the smallest coin)`);
+  if (plan.total !== total)
+    note('total', `is ${plan.total}, and all sums come to ${total} (in the smallest coin)`);
   if (plan.lowerBound > plan.total) note('lowerBound', 'is above the plan');
-}; // prettier-ignore
+};
 
 const checkBuy = (buy: BuyToCheck, plan: PlanToCheck, { prices }: CheckAgainst, note: Note): void => {
   const place = `${buy.item} at ${buy.store}`;
   const rows = holding(buy, prices);
-  const quantity = plan.buys.filter((other) => other.store === buy.store && other.item === buy.item && other.pack === buy.pack && other.length === buy.length).reduce((sum, { qty }) => sum + qty, 0); // prettier-ignore
+  const quantity = plan.buys
+    .filter(
+      (other) =>
+        other.store === buy.store &&
+        other.item === buy.item &&
+        other.pack === buy.pack &&
+        other.length === buy.length,
+    )
+    .reduce((sum, { qty }) => sum + qty, 0);
   const tier = [...rows.keys()].filter((least) => least <= quantity).sort((a, b) => b - a)[0];
   const row = tier === undefined ? undefined : rows.get(tier);
   const expected = row ? [pricedBy(row.price)] : rows.size === 0 ? dressedPrice(buy, prices) : [];
   if (!expected.some((price) => price !== null && isSame(price, buy.unitPrice)))
-    note(place, row ? 'is bought at another price than holds for so many' : 'is not on sale there, or not so few of it'); // prettier-ignore
+    note(
+      place,
+      row ? 'is bought at another price than holds for so many' : 'is not on sale there, or not so few of it',
+    );
   const newest = newestOf([...rows.values()]);
   if (newest && newest.available !== null && quantity > newest.available)
     note(place, `the store has ${newest.available}, and ${quantity} are bought`);

@@ -81,7 +81,8 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       const root = rootOf(answer);
       addCut(root);
       if (root.isComplete && isShort(root)) answer.bound = Infinity;
-      else if (root.isComplete && root.objective !== null) answer.bound = Math.max(answer.bound, root.objective * (1 - 1e-9));
+      else if (root.isComplete && root.objective !== null)
+        answer.bound = Math.max(answer.bound, root.objective * (1 - 1e-9));
       answer.next = 'bound';
     },
     bound: (answer) => {
@@ -93,7 +94,13 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       if (isKnown(answer)) return;
       const end = left() * 0.6;
       setStores(answer);
-      const times = dive(masterOf(), wood, pool, Math.min(answer.cost - tolerance, dearest / 2), () => isLate() || left() < end);
+      const times = dive(
+        masterOf(),
+        wood,
+        pool,
+        Math.min(answer.cost - tolerance, dearest / 2),
+        () => isLate() || left() < end,
+      );
       if (times) buy(answer, times);
       if (!isKnown(answer)) solveOver(answer, Math.min(left() / 3, 4), false);
       answer.next = 'all';
@@ -109,12 +116,21 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   };
 
   return {
-    share, cuts,
+    share,
+    cuts,
     patterns: pool.patterns,
     answer: (stores) => {
       const allowed = new Set(share.offers.map(({ storeId }) => storeId).filter((id) => stores.has(id)));
       const key = [...allowed].sort().join('|');
-      const held = answers.get(key) ?? { stores: allowed, bound: 0, cost: Infinity, times: [], values: [], isDone: false, next: 'parts' };
+      const held = answers.get(key) ?? {
+        stores: allowed,
+        bound: 0,
+        cost: Infinity,
+        times: [],
+        values: [],
+        isDone: false,
+        next: 'parts',
+      };
       answers.set(key, held);
       return held;
     },
@@ -144,12 +160,26 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   function fillInTurn(answer: Answer): void {
     const end = left() * 0.6;
     const worth = rootOf(answer).worth;
-    const prices = supply.map(({ terms, owned }) => Math.min(owned > 0 ? 1e-3 : Infinity, ...terms.filter(([column]) => answer.stores.has(buyer.storeOf(column))).map(([column, boards]) => (program.cost[column] ?? 0) / boards)));
-    for (const times of inTurn(wood, pool, worth, prices, () => isLate() || left() < end || isKnown(answer))) buy(answer, times);
+    const prices = supply.map(({ terms, owned }) =>
+      Math.min(
+        owned > 0 ? 1e-3 : Infinity,
+        ...terms
+          .filter(([column]) => answer.stores.has(buyer.storeOf(column)))
+          .map(([column, boards]) => (program.cost[column] ?? 0) / boards),
+      ),
+    );
+    for (const times of inTurn(wood, pool, worth, prices, () => isLate() || left() < end || isKnown(answer)))
+      buy(answer, times);
   }
 
   function masterOf(): Master {
-    master ??= newMaster(solver, withPatternRows(withMissing(), wood, supply, program.cost.length), wood, pool, own);
+    master ??= newMaster(
+      solver,
+      withPatternRows(withMissing(), wood, supply, program.cost.length),
+      wood,
+      pool,
+      own,
+    );
     return master;
   }
 
@@ -167,7 +197,8 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
 
   function setStores(answer: Answer): void {
     const { linear } = masterOf();
-    for (const { column, offer } of tags) linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
+    for (const { column, offer } of tags)
+      linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
   }
 
   /** The linear program over all patterns, with the answer's stores. */
@@ -244,10 +275,25 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     const base: Program = holding(program, buyer.closed(answer.stores));
     const whole = wholeProgram(withPatternRows(base, wood, supply), wood, patterns, own);
     whole.rows.push(...cuts);
-    if (isAll && answer.cost < Infinity) whole.rows.push({ terms: program.cost.map((cost, column) => [column, cost]), lower: -Infinity, upper: answer.cost - tolerance / 2 });
+    if (isAll && answer.cost < Infinity)
+      whole.rows.push({
+        terms: program.cost.map((cost, column) => [column, cost]),
+        lower: -Infinity,
+        upper: answer.cost - tolerance / 2,
+      });
     const result = solver.mip(whole, { seconds, gap: tolerance / 2, good: answer.bound + tolerance });
-    if (result.values) take(answer, timesOf(result.values, program.cost.length, patterns.length), result.values, result.objective);
-    if (isAll) answer.bound = Math.max(answer.bound, Math.min(result.isInfeasible ? answer.cost - tolerance / 2 : result.bound, answer.cost));
+    if (result.values)
+      take(
+        answer,
+        timesOf(result.values, program.cost.length, patterns.length),
+        result.values,
+        result.objective,
+      );
+    if (isAll)
+      answer.bound = Math.max(
+        answer.bound,
+        Math.min(result.isInfeasible ? answer.cost - tolerance / 2 : result.bound, answer.cost),
+      );
   }
 
   /** Every pattern whose reduced cost is below what separates a cost from the bound of the linear program. */
@@ -259,10 +305,15 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     const found: Pattern[] = [];
     for (const space of wood.spaces)
       for (const [at, stock] of space.stocks.entries()) {
-        const near = space.enumerate(at, root.worth, (root.price[stock] ?? 0) - gap, MOST_NEAR - found.length);
+        const near = space.enumerate(
+          at,
+          root.worth,
+          (root.price[stock] ?? 0) - gap,
+          MOST_NEAR - found.length,
+        );
         if (!near) return null;
         found.push(...near);
       }
     return found;
   }
-}; // prettier-ignore
+};

@@ -65,8 +65,12 @@ export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Share): 
   const placeOf = (stock: Stock): number =>
     stocks.findIndex(
       (own) =>
-        own.kind === stock.kind && own.thickness === stock.thickness && own.width === stock.width && own.length === stock.length && own.material === stock.material,
-    ); // prettier-ignore
+        own.kind === stock.kind &&
+        own.thickness === stock.thickness &&
+        own.width === stock.width &&
+        own.length === stock.length &&
+        own.material === stock.material,
+    );
   const counted = (parts: ResolvedPart[]): Pattern['counts'] => {
     const counts = new Map<number, number>();
     for (const part of parts) {

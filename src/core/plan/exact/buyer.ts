@@ -48,14 +48,18 @@ export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: (
       const least = Math.min(...endless.map(([column]) => costOf(column)));
       const cheapest = endless.find(([column]) => costOf(column) === least)?.[0];
       for (const [column, boards] of sold)
-        if (column === cheapest || costOf(column) < least * boards) upper[column] = program.upper[column] ?? 0;
+        if (column === cheapest || costOf(column) < least * boards)
+          upper[column] = program.upper[column] ?? 0;
     }
     return upper;
   };
 
   const byTable = (open: Set<string>): Bought => {
     const sold = tags.filter(({ offer }) => open.has(offer.storeId));
-    const way = cheapestPacks(share.pieces, sold.map(({ column, offer }) => ({ pack: offer.pack, cost: costOf(column) })));
+    const way = cheapestPacks(
+      share.pieces,
+      sold.map(({ column, offer }) => ({ pack: offer.pack, cost: costOf(column) })),
+    );
     if (!way) return { values: null, objective: Infinity, bound: Infinity };
     const values = program.cost.map(() => 0);
     sold.forEach(({ column }, index) => (values[column] = way.counts[index] ?? 0));
@@ -63,10 +67,16 @@ export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: (
   };
 
   return {
-    closed, storeOf,
+    closed,
+    storeOf,
     cheapest: (open, cuts) => {
       const cover = isPlain ? leastCover(program.cost, bestSellers(open), cuts) : null;
-      if (cover) return { values: cover.cost < Infinity ? cover.values : null, objective: cover.cost, bound: cover.cost };
+      if (cover)
+        return {
+          values: cover.cost < Infinity ? cover.values : null,
+          objective: cover.cost,
+          bound: cover.cost,
+        };
       return solver.mip(holding(program, closed(open), cuts), { seconds: Math.min(left() / 2, 3), gap });
     },
     boards: (open, boards) => {
@@ -77,8 +87,11 @@ export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: (
       return solver.mip(holding(program, closed(open), rows), { seconds: Math.max(0.1, left() / 4), gap });
     },
     item: (open) => {
-      const isEasy = isPlain && share.pieces <= MOST_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
-      return isEasy ? byTable(open) : solver.mip(holding(program, closed(open)), { seconds: Math.max(0.1, left() / 2), gap });
+      const isEasy =
+        isPlain && share.pieces <= MOST_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
+      return isEasy
+        ? byTable(open)
+        : solver.mip(holding(program, closed(open)), { seconds: Math.max(0.1, left() / 2), gap });
     },
   };
-}; // prettier-ignore
+};

@@ -17,6 +17,8 @@ export const isCarriable = (
     const part = types[type]?.part;
     return part ? Array.from({ length: count }, () => boardPiece(part, settings)) : [];
   });
-  const drawing = cutting ? drawPanel({ stock, cutting }, settings) : drawBoard(filledWith(stock, pieces), settings);
+  const drawing = cutting
+    ? drawPanel({ stock, cutting }, settings)
+    : drawBoard(filledWith(stock, pieces), settings);
   return storeCutOf({ ...stock, ...drawing }, settings) !== null;
-}; // prettier-ignore
+};

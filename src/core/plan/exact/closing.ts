@@ -30,13 +30,23 @@ export const closeAtTill = (
   // What any one share may cost above its bound, in a plan that is a coin cheaper.
   const spare = cost - 1 + mode.rounding - mode.trips - least;
   if (spare < 0) return { basket: null, bound: cost };
-  const cutoff: Row = { lower: -Infinity, upper: cost - 1 + 0.1, terms: program.cost.flatMap((value, column): [number, number][] => (value === 0 ? [] : [[column, value]])) };
+  const cutoff: Row = {
+    lower: -Infinity,
+    upper: cost - 1 + 0.1,
+    terms: program.cost.flatMap((value, column): [number, number][] =>
+      value === 0 ? [] : [[column, value]],
+    ),
+  };
   const shareRows = answerers.map(({ share, cuts }, index): Row[] => {
     const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
     const answer = answers[index] as Answer;
     return [
       ...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, at) })),
-      { lower: answer.bound * (1 - 1e-9), upper: answer.bound + spare + 1e-6, terms: share.tags.map(({ column }) => [at.get(column) ?? 0, share.program.cost[column] ?? 0]) },
+      {
+        lower: answer.bound * (1 - 1e-9),
+        upper: answer.bound + spare + 1e-6,
+        terms: share.tags.map(({ column }) => [at.get(column) ?? 0, share.program.cost[column] ?? 0]),
+      },
     ];
   });
   // In parts, and without patterns: often enough.
@@ -59,7 +69,13 @@ export const closeAtTill = (
 
   /** The program with these patterns; a share without is held by its cuts alone. */
   function solve(given: (Pattern[] | null)[], seconds: number): MipResult & { first: number[] } {
-    const whole: Program = { cost: [...program.cost], lower: [...program.lower], upper: [...program.upper], whole: [...program.whole], rows: [...program.rows, cutoff] };
+    const whole: Program = {
+      cost: [...program.cost],
+      lower: [...program.lower],
+      upper: [...program.upper],
+      whole: [...program.whole],
+      rows: [...program.rows, cutoff],
+    };
     const first = answerers.map(({ share }, index) => {
       const begin = whole.cost.length;
       addShare(whole, share, given[index] ?? null);
@@ -76,7 +92,8 @@ export const closeAtTill = (
     // What is only bought; rows of tiers are there already.
     if (types.length === 0)
       for (const row of share.program.rows)
-        if (row.terms.every(([column]) => at.has(column))) whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
+        if (row.terms.every(([column]) => at.has(column)))
+          whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
     if (!own) return;
     const begin = whole.cost.length;
     for (const pattern of own) {
@@ -89,7 +106,11 @@ export const closeAtTill = (
       whole.rows.push({
         lower: demand,
         upper: Infinity,
-        terms: own.flatMap(({ counts }, place) => counts.filter(([each]) => each === type).map(([, count]): [number, number] => [begin + place, count])),
+        terms: own.flatMap(({ counts }, place) =>
+          counts
+            .filter(([each]) => each === type)
+            .map(([, count]): [number, number] => [begin + place, count]),
+        ),
       }),
     );
     stocks.forEach((_, stock) =>
@@ -98,7 +119,9 @@ export const closeAtTill = (
         upper: Infinity,
         terms: [
           ...asTerms(share.supply[stock]?.terms ?? [], at),
-          ...own.flatMap((pattern, place): [number, number][] => (pattern.stock === stock ? [[begin + place, -1]] : [])),
+          ...own.flatMap((pattern, place): [number, number][] =>
+            pattern.stock === stock ? [[begin + place, -1]] : [],
+          ),
         ],
       }),
     );
@@ -109,7 +132,11 @@ export const closeAtTill = (
       const patterns = given[index] ?? [];
       const own: number[] = [];
       for (const { column, own: place } of tagsOf(share)) own[place] = values[column] ?? 0;
-      return { answerer: { share, patterns }, times: timesOf(values, first[index] ?? 0, patterns.length), values: own };
+      return {
+        answerer: { share, patterns },
+        times: timesOf(values, first[index] ?? 0, patterns.length),
+        values: own,
+      };
     });
   }
-}; // prettier-ignore
+};

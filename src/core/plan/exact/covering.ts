@@ -19,10 +19,16 @@ const SAME = 1e-6;
 export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover | null => {
   const columns = cost
     .map((_, column) => column)
-    .filter((column) => (upper[column] ?? 0) > 0 && rows.some(({ terms }) => terms.some(([at]) => at === column)))
+    .filter(
+      (column) => (upper[column] ?? 0) > 0 && rows.some(({ terms }) => terms.some(([at]) => at === column)),
+    )
     .sort((a, b) => (cost[b] ?? 0) - (cost[a] ?? 0));
   const needs = rows.filter(({ lower }) => lower > 0);
-  const value = columns.map((column) => Float64Array.from(needs, ({ terms }) => terms.reduce((sum, [at, each]) => (at === column ? sum + each : sum), 0)));
+  const value = columns.map((column) =>
+    Float64Array.from(needs, ({ terms }) =>
+      terms.reduce((sum, [at, each]) => (at === column ? sum + each : sum), 0),
+    ),
+  );
   const price = columns.map((column) => cost[column] ?? 0);
   const caps = columns.map((column) => upper[column] ?? 0);
   // What one more of a row costs at the least, from a column on.
@@ -60,7 +66,8 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
       return;
     }
     for (let row = 0; row < missing.length; row++)
-      if ((each[row] as number) > 0) most = Math.max(most, Math.ceil((missing[row] as number) / (each[row] as number) - SAME));
+      if ((each[row] as number) > 0)
+        most = Math.max(most, Math.ceil((missing[row] as number) / (each[row] as number) - SAME));
     most = Math.min(most, caps[at] ?? 0);
     const isLast = at === columns.length - 1;
     // Some of everything first: near to how the linear program would have it.
@@ -72,6 +79,10 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
     }
     counts[at] = 0;
   };
-  visit(0, 0, Float64Array.from(needs, ({ lower }) => lower));
+  visit(
+    0,
+    0,
+    Float64Array.from(needs, ({ lower }) => lower),
+  );
   return trials > MOST_TRIALS ? null : best;
-}; // prettier-ignore
+};

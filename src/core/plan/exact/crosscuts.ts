@@ -22,15 +22,30 @@ const MOST_STATES = 12e6;
  * Boards of one section and material that are crosscut: pieces end to end, rows of one slant nested (planner.md, rules 1 to
  * 3). `indices` are those of the stocks, `usable` those of the types of this section that may be of this material.
  */
-export const crosscuts = (indices: number[], usable: number[], { types, stocks }: Cutup, settings: PlanSettings): Space => {
+export const crosscuts = (
+  indices: number[],
+  usable: number[],
+  { types, stocks }: Cutup,
+  settings: PlanSettings,
+): Space => {
   const rooms = indices.map((index) => room(stocks[index]?.length ?? 0, settings));
   const entries = entriesOf(usable, { types, stocks }, settings.kerf.ticks);
   const longest = Math.max(...rooms);
   const exact = entries.filter(({ isExact }) => isExact).map(({ size }) => size);
-  const others = entries.flatMap(({ isExact, size, slant }) => (isExact ? [] : slant > 0 ? [size, slant] : [size]));
-  const grid = gridOf(longest, exact, others, Math.max(2000, Math.min(120_000, MOST_STATES / entries.length)));
+  const others = entries.flatMap(({ isExact, size, slant }) =>
+    isExact ? [] : slant > 0 ? [size, slant] : [size],
+  );
+  const grid = gridOf(
+    longest,
+    exact,
+    others,
+    Math.max(2000, Math.min(120_000, MOST_STATES / entries.length)),
+  );
   const slants = [...new Set(entries.map(({ slant }) => slant))].sort((a, b) => b - a);
-  const groups = slants.map((slant) => ({ slant, entries: entries.filter((entry) => entry.slant === slant).sort((a, b) => b.size - a.size) }));
+  const groups = slants.map((slant) => ({
+    slant,
+    entries: entries.filter((entry) => entry.slant === slant).sort((a, b) => b.size - a.size),
+  }));
   const isOneToOne = entries.every(({ parts }) => parts.length === 1 && parts[0]?.[1] === 1);
 
   const blocksFor = (worth: Float64Array, left: number[], cellsOf: (size: Ticks) => number): Block[] =>
@@ -47,10 +62,15 @@ export const crosscuts = (indices: number[], usable: number[], { types, stocks }
     const sums = new Map<number, number>();
     groups.forEach(({ entries: own }, at) =>
       own.forEach(({ parts }, item) => {
-        for (const [type, count] of parts) sums.set(type, (sums.get(type) ?? 0) + count * (counts[at]?.[item] ?? 0));
+        for (const [type, count] of parts)
+          sums.set(type, (sums.get(type) ?? 0) + count * (counts[at]?.[item] ?? 0));
       }),
     );
-    return { stock: index, counts: [...sums].filter(([, count]) => count > 0).sort(([a], [b]) => a - b), cutting: null };
+    return {
+      stock: index,
+      counts: [...sums].filter(([, count]) => count > 0).sort(([a], [b]) => a - b),
+      cutting: null,
+    };
   };
 
   const price = (worth: Float64Array, left: number[]): Priced[] => {
@@ -82,7 +102,7 @@ export const crosscuts = (indices: number[], usable: number[], { types, stocks }
   function cellsIn(space: Ticks, { down, cells }: Grid): number {
     return Math.min(cells, down(space));
   }
-}; // prettier-ignore
+};
 
 const valueAt = ({ entry }: Table, cells: number): number => entry[0]?.[cells] ?? 0;
 
@@ -91,7 +111,14 @@ const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => 
   const single = usable.flatMap((type): Entry[] => {
     const board = types[type]?.board;
     if (!board) return [];
-    return [{ parts: [[type, 1]], size: board.size - board.slack, slant: board.slant, isExact: types[type]?.part.ends.shape === 'square' }];
+    return [
+      {
+        parts: [[type, 1]],
+        size: board.size - board.slack,
+        slant: board.slant,
+        isExact: types[type]?.part.ends.shape === 'square',
+      },
+    ];
   });
   const ones = usable.filter((type) => oneSlant(type, types) > 0);
   const pairs = ones.flatMap((a, index) =>
@@ -101,11 +128,24 @@ const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => 
       if (!first || !second || slant !== oneSlant(b, types)) return [];
       // One slanted cut between them, a square one behind.
       const size = first.size - first.slack + second.size - second.slack - slant - (second.kerf - kerf);
-      return [{ parts: a === b ? [[a, 2]] : [[a, 1], [b, 1]], size, slant: 0, isExact: false }];
+      return [
+        {
+          parts:
+            a === b
+              ? [[a, 2]]
+              : [
+                  [a, 1],
+                  [b, 1],
+                ],
+          size,
+          slant: 0,
+          isExact: false,
+        },
+      ];
     }),
   );
   return [...single, ...pairs];
-}; // prettier-ignore
+};
 
 /** The offset of a piece with one end slanted across its face; 0: it is not such a piece. */
 const oneSlant = (type: number, types: Cutup['types']): Ticks => {
@@ -115,7 +155,12 @@ const oneSlant = (type: number, types: Cutup['types']): Ticks => {
 };
 
 /** Every full way to fill so many cells that is worth `least` or more; null where there are more than `limit`. */
-const nearBest = ({ blocks, layers, entry }: Table, cells: number, least: number, limit: number): number[][][] | null => {
+const nearBest = (
+  { blocks, layers, entry }: Table,
+  cells: number,
+  least: number,
+  limit: number,
+): number[][][] | null => {
   const found: number[][][] = [];
   const counts = blocks.map(({ items }) => items.map(() => 0));
   let isOver = false;
@@ -124,7 +169,9 @@ const nearBest = ({ blocks, layers, entry }: Table, cells: number, least: number
   const isFull = (left: number): boolean =>
     blocks.every(({ charge, items }, at) => {
       const isOpen = counts[at]?.some((count) => count > 0) ?? false;
-      return items.every(({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size + (isOpen ? 0 : charge) > left);
+      return items.every(
+        ({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size + (isOpen ? 0 : charge) > left,
+      );
     });
 
   const visit = (at: number, index: number, left: number, worth: number, isPaid: boolean): void => {
@@ -157,4 +204,4 @@ const nearBest = ({ blocks, layers, entry }: Table, cells: number, least: number
   };
   visit(0, 0, cells, 0, false);
   return isOver ? null : found;
-}; // prettier-ignore
+};

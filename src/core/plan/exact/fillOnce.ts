@@ -18,7 +18,13 @@ interface Strip {
  * One panel filled with pieces no more often than they are wanted: strip after strip the one that is worth most for its
  * height, each of stacks by a knapsack. Not always the best. Null where nothing fits.
  */
-export const fillOnce = (pieces: Placed[], worth: Float64Array, wanted: number[], room: Sizes, first: Axis): Cutting | null => {
+export const fillOnce = (
+  pieces: Placed[],
+  worth: Float64Array,
+  wanted: number[],
+  room: Sizes,
+  first: Axis,
+): Cutting | null => {
   const left = [...wanted];
   // The first strip decides most: several are tried, the rest follows.
   const beginnings = bestStrips(pieces, worth, left, room[first], room, first).slice(0, MOST_BEGINNINGS);
@@ -42,31 +48,50 @@ export const fillOnce = (pieces: Placed[], worth: Float64Array, wanted: number[]
       }),
     })),
   };
-}; // prettier-ignore
+};
 
-const completed = (beginning: Strip, pieces: Placed[], worth: Float64Array, wanted: number[], room: Sizes, first: Axis): Strip[] => {
+const completed = (
+  beginning: Strip,
+  pieces: Placed[],
+  worth: Float64Array,
+  wanted: number[],
+  room: Sizes,
+  first: Axis,
+): Strip[] => {
   const left = [...wanted];
   const strips: Strip[] = [];
   let strip: Strip | undefined = beginning;
   for (let high = room[first]; strip;) {
-    for (const piece of strip.stacks.flatMap((stack) => stack.pieces)) left[piece.type] = (left[piece.type] ?? 0) - 1;
+    for (const piece of strip.stacks.flatMap((stack) => stack.pieces))
+      left[piece.type] = (left[piece.type] ?? 0) - 1;
     strips.push(strip);
     high -= strip.height;
     strip = bestStrips(pieces, worth, left, high, room, first)[0];
   }
   return strips;
-}; // prettier-ignore
+};
 
 /** Strips that are worth most for the height they take, which is all that is left where nothing would fit beside them. */
-const bestStrips = (pieces: Placed[], worth: Float64Array, left: number[], high: number, room: Sizes, first: Axis): Strip[] => {
+const bestStrips = (
+  pieces: Placed[],
+  worth: Float64Array,
+  left: number[],
+  high: number,
+  room: Sizes,
+  first: Axis,
+): Strip[] => {
   const second: Axis = first === 'along' ? 'across' : 'along';
-  const usable = pieces.filter((piece) => (left[piece.type] ?? 0) > 0 && (worth[piece.type] ?? 0) > 0 && piece[first] <= high);
+  const usable = pieces.filter(
+    (piece) => (left[piece.type] ?? 0) > 0 && (worth[piece.type] ?? 0) > 0 && piece[first] <= high,
+  );
   const heights = new Set<number>();
   for (const piece of usable)
-    for (let count = 1; count <= (left[piece.type] ?? 0) && count * piece[first] <= high; count++) heights.add(count * piece[first]);
+    for (let count = 1; count <= (left[piece.type] ?? 0) && count * piece[first] <= high; count++)
+      heights.add(count * piece[first]);
   // With few pieces also heights that two of them reach together.
   if (usable.length <= 12)
-    for (const a of usable) for (const b of usable) if (a[first] + b[first] <= high) heights.add(a[first] + b[first]);
+    for (const a of usable)
+      for (const b of usable) if (a[first] + b[first] <= high) heights.add(a[first] + b[first]);
   const lowest = Math.min(...usable.map((piece) => piece[first]));
   const takes = (height: number) => (high - height < lowest ? high : height);
   const wide = room[second];
@@ -80,7 +105,7 @@ const bestStrips = (pieces: Placed[], worth: Float64Array, left: number[], high:
     .map(({ height, stacks }) => ({ height, ...knapsack(stacks, wide, left) }))
     .filter((strip) => strip.worth > 0)
     .sort((a, b) => b.worth / takes(b.height) - a.worth / takes(a.height));
-}; // prettier-ignore
+};
 
 const MOST_BEGINNINGS = 3;
 
@@ -100,7 +125,14 @@ const roughly = (stacks: Stack[], wide: number): number => {
 };
 
 /** All pieces wanted that are no higher, as stacks as full as can be: each piece once. */
-const stacksIn = (usable: Placed[], worth: Float64Array, wanted: number[], height: number, first: Axis, second: Axis): Stack[] => {
+const stacksIn = (
+  usable: Placed[],
+  worth: Float64Array,
+  wanted: number[],
+  height: number,
+  first: Axis,
+  second: Axis,
+): Stack[] => {
   const left = new Map<number, number>();
   const bySize = new Map<number, Placed[]>();
   for (const piece of usable)
@@ -124,7 +156,7 @@ const stacksIn = (usable: Placed[], worth: Float64Array, wanted: number[], heigh
     }
   }
   return stacks;
-}; // prettier-ignore
+};
 
 /** The stacks that are worth most side by side; what can be turned comes no more often than it is wanted. */
 const knapsack = (stacks: Stack[], wide: number, wanted: number[]): { worth: number; stacks: Stack[] } => {
@@ -133,7 +165,8 @@ const knapsack = (stacks: Stack[], wide: number, wanted: number[]): { worth: num
   let last = new Float64Array(wide + 1);
   for (const { size, worth } of fitting) {
     const next = Float64Array.from(last);
-    for (let cell = size; cell <= wide; cell++) next[cell] = Math.max(next[cell] as number, (last[cell - size] as number) + worth);
+    for (let cell = size; cell <= wide; cell++)
+      next[cell] = Math.max(next[cell] as number, (last[cell - size] as number) + worth);
     layers.push(next);
     last = next;
   }
@@ -152,4 +185,4 @@ const knapsack = (stacks: Stack[], wide: number, wanted: number[]): { worth: num
     chosen.push(stack);
   }
   return { worth: chosen.reduce((sum, { worth }) => sum + worth, 0), stacks: chosen };
-}; // prettier-ignore
+};

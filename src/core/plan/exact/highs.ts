@@ -9,14 +9,16 @@ export interface Highs {
 interface HighsModel {
   options: { set: (values: Record<string, boolean | number | string>) => void };
   info: { get: (name: string) => number | bigint };
-  run: (callbacks?: Record<number, (event: { data: CallbackData; interrupt?: () => void }) => undefined>) => { modelStatus: number };
+  run: (callbacks?: Record<number, (event: { data: CallbackData; interrupt?: () => void }) => undefined>) => {
+    modelStatus: number;
+  };
   getObjectiveValue: () => number;
   getSolution: () => { colValue: Float64Array; rowDual: Float64Array };
   addCols: (columns: { cost: number[]; lower: number[]; upper: number[]; matrix: object }) => void;
   changeRowBounds: (row: number, lower: number, upper: number) => void;
   changeColBounds: (column: number, lower: number, upper: number) => void;
   dispose: () => void;
-} // prettier-ignore
+}
 
 interface CallbackData {
   mip_primal_bound?: number;
@@ -50,15 +52,19 @@ export interface Solver {
   linear: (program: Program) => Linear;
   /** `seconds` to stop after, `good` enough an objective to stop at once, `gap` that need not be closed. */
   mip: (program: Program, options: { seconds: number; good?: number; gap?: number }) => MipResult;
-} // prettier-ignore
+}
 
 /** A solver made of HiGHS. */
 export const solverOf = (highs: Highs): Solver => {
   const infinity = highs.infinity ?? Infinity;
-  const finite = (value: number): number => (value === Infinity ? infinity : value === -Infinity ? -infinity : value);
+  const finite = (value: number): number =>
+    value === Infinity ? infinity : value === -Infinity ? -infinity : value;
 
   const modelOf = (program: Program, isWhole: boolean): HighsModel => {
-    const model = highs.createModel({ ...dataOf(program, finite), ...(isWhole ? { integrality: Int32Array.from(program.whole, (whole) => (whole ? 1 : 0)) } : {}) });
+    const model = highs.createModel({
+      ...dataOf(program, finite),
+      ...(isWhole ? { integrality: Int32Array.from(program.whole, (whole) => (whole ? 1 : 0)) } : {}),
+    });
     model.options.set({ output_flag: false, random_seed: 1 });
     return model;
   };
@@ -86,8 +92,17 @@ export const solverOf = (highs: Highs): Solver => {
             starts.push(indices.length);
           }
           model.addCols({
-            cost: columns.map(({ cost }) => cost), lower: columns.map(() => 0), upper: columns.map(() => infinity),
-            matrix: { format: 'csc', numRows: program.rows.length, numCols: columns.length, starts, indices, values },
+            cost: columns.map(({ cost }) => cost),
+            lower: columns.map(() => 0),
+            upper: columns.map(() => infinity),
+            matrix: {
+              format: 'csc',
+              numRows: program.rows.length,
+              numCols: columns.length,
+              starts,
+              indices,
+              values,
+            },
           });
         },
         boundRow: (row, lower, upper) => model.changeRowBounds(row, finite(lower), finite(upper)),
@@ -115,7 +130,7 @@ export const solverOf = (highs: Highs): Solver => {
       }
     },
   };
-}; // prettier-ignore
+};
 
 const dataOf = ({ cost, lower, upper, rows }: Program, finite: (value: number) => number) => {
   const starts = [0];

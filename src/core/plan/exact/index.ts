@@ -51,7 +51,12 @@ export const bestPlan = (
   const tolerance = 0.3 / Math.max(1, shares.length);
   const answerers = shares.map((share) => answererOf(share, solver, tolerance, left));
   for (const answerer of answerers) answerer.suggest(patternsOf(basket, answerer.share));
-  const standings = modesOf(known).map((mode): Standing => ({ mode, answers: answerers.map(({ answer }) => answer(mode.stores)), closed: 0, taken: Infinity })); // prettier-ignore
+  const standings = modesOf(known).map((mode): Standing => ({
+    mode,
+    answers: answerers.map(({ answer }) => answer(mode.stores)),
+    closed: 0,
+    taken: Infinity,
+  }));
   let best = { plan: first, bare: bareCost(first, basket, known) };
   let bound = lowerBound(known);
   let last = '';
@@ -82,7 +87,9 @@ export const bestPlan = (
     while (left() > 0.03) {
       bound = Math.max(bound, Math.min(best.bare, ...standings.map(boundOf)));
       if (bound >= best.bare) return;
-      const below = standings.filter((set) => boundOf(set) < best.bare).sort((a, b) => boundOf(a) - boundOf(b));
+      const below = standings
+        .filter((set) => boundOf(set) < best.bare)
+        .sort((a, b) => boundOf(a) - boundOf(b));
       const lowest = below.find(({ answers }) => answers.some(({ isDone }) => !isDone));
       const found = below.find(({ answers, taken }) => costOf(answers) < taken);
       if (found) {
@@ -97,12 +104,14 @@ export const bestPlan = (
         continue;
       }
       const next = lowest.answers
-        .flatMap((answer, index) => (answer.isDone ? [] : [{ answer, answerer: answerers[index] as Answerer }]))
+        .flatMap((answer, index) =>
+          answer.isDone ? [] : [{ answer, answerer: answerers[index] as Answerer }],
+        )
         .reduce((a, b) => (step(b.answer) < step(a.answer) ? b : a));
       report(next.answer.next === 'all' ? 'proof' : next.answer.next === 'pieces' ? 'better' : 'bound');
       next.answerer.refine(next.answer);
     }
-  } // prettier-ignore
+  }
 
   function boundOf({ mode, answers, closed }: Standing): number {
     const exact = answers.reduce((sum, answer) => sum + answer.bound, 0);
@@ -112,7 +121,11 @@ export const bestPlan = (
   function takeFrom(set: Standing): void {
     const { answers } = set;
     set.taken = costOf(answers);
-    const chosen = answers.map(({ times, values }, index): Chosen => ({ answerer: answerers[index] as Answerer, times, values })); // prettier-ignore
+    const chosen = answers.map(({ times, values }, index): Chosen => ({
+      answerer: answerers[index] as Answerer,
+      times,
+      values,
+    }));
     take(basketOf(chosen, known));
   }
 
@@ -136,9 +149,13 @@ const costOf = (answers: Answer[]): number => answers.reduce((sum, { cost }) => 
 
 /** Of plans that cost the same: fewer stores, then less wood. */
 const tieOf = ({ stores, buys }: Plan): number => {
-  const wood = buys.reduce((sum, { kind, qty, pack, length, width }) => sum + (kind === 'hardware' ? 0 : qty * pack * length * (kind === 'sheet' ? width : 1)), 0);
+  const wood = buys.reduce(
+    (sum, { kind, qty, pack, length, width }) =>
+      sum + (kind === 'hardware' ? 0 : qty * pack * length * (kind === 'sheet' ? width : 1)),
+    0,
+  );
   return stores.length + wood / (wood + 1e12);
-}; // prettier-ignore
+};
 
 const STEPS: Answer['next'][] = ['parts', 'bound', 'pieces', 'all'];
 const step = ({ next }: Answer): number => STEPS.indexOf(next);

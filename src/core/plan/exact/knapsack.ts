@@ -41,13 +41,23 @@ export const fillTable = (blocks: Block[], cells: number): Table => {
   return { blocks, layers, entry };
 };
 
-const charged = (without: Float64Array, paid: Float64Array, charge: number, cells: number): Float64Array<ArrayBuffer> => {
+const charged = (
+  without: Float64Array,
+  paid: Float64Array,
+  charge: number,
+  cells: number,
+): Float64Array<ArrayBuffer> => {
   const best = Float64Array.from(without);
-  for (let cell = charge; cell <= cells; cell++) best[cell] = Math.max(best[cell] ?? 0, paid[cell - charge] ?? 0);
+  for (let cell = charge; cell <= cells; cell++)
+    best[cell] = Math.max(best[cell] ?? 0, paid[cell - charge] ?? 0);
   return best;
-}; // prettier-ignore
+};
 
-const withItem = (later: Float64Array, { size, worth, most }: Item, cells: number): Float64Array<ArrayBuffer> => {
+const withItem = (
+  later: Float64Array,
+  { size, worth, most }: Item,
+  cells: number,
+): Float64Array<ArrayBuffer> => {
   const best = Float64Array.from(later);
   if (worth <= 0 || most === 0) return best;
   if (most * size >= cells) {
@@ -66,7 +76,7 @@ const withItem = (later: Float64Array, { size, worth, most }: Item, cells: numbe
     }
   }
   return best;
-}; // prettier-ignore
+};
 
 /** How often each item of each block is taken in the best filling of `cells`. */
 export const bestOf = ({ blocks, layers, entry }: Table, cells: number): number[][] => {

@@ -39,23 +39,27 @@ const list = (text: string, section: string, ends = '', short = ''): string[] =>
 
 test('list A: four 2x6x8 and three 2x4x8', () => {
   const plan = planOf({
-    parts: [PARTS, ...list('3@48 3@45 2@25 2@21_1/2', '2x6'), ...list('4@23_1/2 2@23 2@48 2@20', '2x4')].join('\n'),
+    parts: [PARTS, ...list('3@48 3@45 2@25 2@21_1/2', '2x6'), ...list('4@23_1/2 2@23 2@48 2@20', '2x4')].join(
+      '\n',
+    ),
     prices: boards('2x6x8', '2x4x8'),
     settings: { shortOk: measure('1/16', 'in') },
   });
   expect([plan.status, bought(plan)]).toEqual(['proved', { '2x4x8': 3, '2x6x8': 4 }]);
-}); // prettier-ignore
+});
 
 test('list B: slanted ends nest: six 2x6x12, one 2x6x10 and three 2x4x8', () => {
   const plan = planOf({
     parts: [
       PARTS,
-      ...list('10@72 2@60', '2x6'), ...list('4@31', '2x6', 'parallel 22.5'),
-      ...list('3@33 6@10_1/2', '2x4', 'mitre 45'), ...list('2@29_3/4', '2x4', 'parallel 31.6'),
+      ...list('10@72 2@60', '2x6'),
+      ...list('4@31', '2x6', 'parallel 22.5'),
+      ...list('3@33 6@10_1/2', '2x4', 'mitre 45'),
+      ...list('2@29_3/4', '2x4', 'parallel 31.6'),
     ].join('\n'),
     prices: boards('2x6x12', '2x6x10', '2x4x8'),
     settings: { shortOk: measure('1/16', 'in') },
-  }); // prettier-ignore
+  });
   expect([plan.status, bought(plan)]).toEqual(['proved', { '2x4x8': 3, '2x6x10': 1, '2x6x12': 6 }]);
   expect(plan.short.every(({ by }) => by <= 508)).toBe(true);
 });
@@ -87,10 +91,14 @@ test('list D: sixteen pieces 1 1/2 square come out of three 2x4x8, ripped', () =
 
 test('list E: sixteen pieces of two sections come out of one 2x6x8', () => {
   const plan = planOf({
-    parts: [PARTS, ...list('2@30_1/4 6@31_3/4 6@29_1/2', '3/4x1-1/2in'), ...list('2@15', '1-1/2x3-1/8in')].join('\n'),
+    parts: [
+      PARTS,
+      ...list('2@30_1/4 6@31_3/4 6@29_1/2', '3/4x1-1/2in'),
+      ...list('2@15', '1-1/2x3-1/8in'),
+    ].join('\n'),
     prices: boards('2x6x8'),
     settings: SAW,
-  }); // prettier-ignore
+  });
   expect([plan.status, bought(plan)]).toEqual(['proved', { '2x6x8': 1 }]);
 });
 
@@ -105,12 +113,18 @@ test('list F: eight boards of 1200 mm, counted as about seven by hand', () => {
 });
 
 test('three trapezoids of 33 in at 45 degrees come out of 96 in, though 3 x 33 is 99', () => {
-  const plan = planOf({ parts: [PARTS, ...list('3@33', '2x4', 'mitre 45')].join('\n'), prices: boards('2x4x8') }); // prettier-ignore
+  const plan = planOf({
+    parts: [PARTS, ...list('3@33', '2x4', 'mitre 45')].join('\n'),
+    prices: boards('2x4x8'),
+  });
   expect(bought(plan)).toEqual({ '2x4x8': 1 });
 });
 
 test('two pieces of 49 in with one slanted end each share that cut: 98 in of edges come out of 96 in', () => {
-  const plan = planOf({ parts: [PARTS, ...list('4@49', '2x4', 'one 45')].join('\n'), prices: boards('2x4x8') }); // prettier-ignore
+  const plan = planOf({
+    parts: [PARTS, ...list('4@49', '2x4', 'one 45')].join('\n'),
+    prices: boards('2x4x8'),
+  });
   expect([plan.status, bought(plan)]).toEqual(['proved', { '2x4x8': 2 }]);
 });
 
@@ -121,14 +135,22 @@ describe('strips (planner.md, rule 4)', () => {
     ['not seven', '7@96', '3/4x1-1/2in', '2x6x8', 2],
     ['a 2x4 out of a 4x4, as its thickness is never sawn again', '2@96', '2x4', '4x4x8', 1],
   ])('%s', (_what, pieces, section, stock, count) => {
-    const plan = planOf({ parts: [PARTS, ...list(pieces, section)].join('\n'), prices: boards(stock), settings: SAW }); // prettier-ignore
+    const plan = planOf({
+      parts: [PARTS, ...list(pieces, section)].join('\n'),
+      prices: boards(stock),
+      settings: SAW,
+    });
     expect(bought(plan)).toEqual({ [stock]: count });
   });
 
   test('a 2x6 less two strips of 3/4 in leaves 3 3/4 in', () => {
     const parts = [PARTS, ...list('2@96', '3/4x1-1/2in'), ...list('1@96', '1-1/2x3-3/4in')].join('\n');
     expect(bought(planOf({ parts, prices: boards('2x6x8'), settings: SAW }))).toEqual({ '2x6x8': 1 });
-    expect(bought(planOf({ parts: parts.replace('3-3/4in,', '3-7/8in,'), prices: boards('2x6x8'), settings: SAW }))).toEqual({ '2x6x8': 2 }); // prettier-ignore
+    expect(
+      bought(
+        planOf({ parts: parts.replace('3-3/4in,', '3-7/8in,'), prices: boards('2x6x8'), settings: SAW }),
+      ),
+    ).toEqual({ '2x6x8': 2 });
   });
 
   test('without a table saw nothing is ripped, and the reason is told', () => {

@@ -48,14 +48,27 @@ export interface Master {
  * The rows that patterns have a part in: demand, then boards supplied less boards cut. `missing`: the first of the columns
  * for pieces that are missing.
  */
-export const withPatternRows = (program: Program, { types, stocks }: Cutup, supply: Supply[], missing: number | null = null): Program => ({
+export const withPatternRows = (
+  program: Program,
+  { types, stocks }: Cutup,
+  supply: Supply[],
+  missing: number | null = null,
+): Program => ({
   ...program,
   rows: [
     ...program.rows,
-    ...types.map(({ demand }, type): Row => ({ lower: demand, upper: Infinity, terms: missing === null ? [] : [[missing + type, 1]] })),
-    ...stocks.map((_, stock): Row => ({ lower: -(supply[stock]?.owned ?? 0), upper: Infinity, terms: supply[stock]?.terms ?? [] })),
+    ...types.map(({ demand }, type): Row => ({
+      lower: demand,
+      upper: Infinity,
+      terms: missing === null ? [] : [[missing + type, 1]],
+    })),
+    ...stocks.map((_, stock): Row => ({
+      lower: -(supply[stock]?.owned ?? 0),
+      upper: Infinity,
+      terms: supply[stock]?.terms ?? [],
+    })),
   ],
-}); // prettier-ignore
+});
 
 const termsOf = ({ stock, counts }: Pattern, rows: number, types: number): Row['terms'] => [
   ...counts.map(([type, count]): [number, number] => [rows + type, count]),
@@ -92,11 +105,17 @@ export const mostTimes = ({ counts }: Pattern, types: Cutup['types']): number =>
   Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count))));
 
 /** The same with whole patterns: for the solver of whole-numbered programs. */
-export const wholeProgram = (program: Program, { types }: Cutup, patterns: Pattern[], ownRows: number): Program => {
+export const wholeProgram = (
+  program: Program,
+  { types }: Cutup,
+  patterns: Pattern[],
+  ownRows: number,
+): Program => {
   const columns = program.cost.length;
   const rows = program.rows.map((row) => ({ ...row, terms: [...row.terms] }));
   patterns.forEach((pattern, index) => {
-    for (const [row, value] of termsOf(pattern, ownRows, types.length)) rows[row]?.terms.push([columns + index, value]);
+    for (const [row, value] of termsOf(pattern, ownRows, types.length))
+      rows[row]?.terms.push([columns + index, value]);
   });
   return {
     cost: [...program.cost, ...patterns.map(() => 0)],
@@ -105,7 +124,7 @@ export const wholeProgram = (program: Program, { types }: Cutup, patterns: Patte
     whole: [...program.whole, ...patterns.map(() => true)],
     rows,
   };
-}; // prettier-ignore
+};
 
 /** No solution cuts all pieces without boards worth so much: sum(most x boards of the stock) >= worth. */
 export interface Cut {
@@ -143,7 +162,8 @@ export const generate = (
   for (;;) {
     master.sync();
     const solution = master.linear.solve();
-    if (!solution) return { objective: null, values: new Float64Array(), worth, price, cut, isComplete: false };
+    if (!solution)
+      return { objective: null, values: new Float64Array(), worth, price, cut, isComplete: false };
     types.forEach((_, type) => (worth[type] = Math.max(0, solution.duals[master.demandRow(type)] ?? 0)));
     stocks.forEach((_, stock) => (price[stock] = Math.max(0, solution.duals[master.supplyRow(stock)] ?? 0)));
     const most = stocks.map(() => 0);
@@ -162,9 +182,18 @@ export const generate = (
       if (isWhole && space.isParted) space.fill(worth, left).forEach(offer);
     }
     cut = { most, worth: types.reduce((sum, { demand }, type) => sum + (worth[type] ?? 0) * demand, 0) };
-    const isComplete = stocks.every((_, stock) => (most[stock] ?? 0) <= (price[stock] ?? 0) * (1 + 1e-6) + 1e-6);
+    const isComplete = stocks.every(
+      (_, stock) => (most[stock] ?? 0) <= (price[stock] ?? 0) * (1 + 1e-6) + 1e-6,
+    );
     const added = pool.add(found);
     if (isComplete || added === 0 || isLate())
-      return { objective: solution.objective, values: solution.values, worth: Float64Array.from(worth), price: Float64Array.from(price), cut, isComplete };
+      return {
+        objective: solution.objective,
+        values: solution.values,
+        worth: Float64Array.from(worth),
+        price: Float64Array.from(price),
+        cut,
+        isComplete,
+      };
   }
-}; // prettier-ignore
+};

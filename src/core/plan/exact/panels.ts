@@ -12,20 +12,39 @@ const MOST_CELLS = 4000;
  * lengths of a strip, and a third cut of each. The best pattern by dynamic programming over all three, in which a type may
  * come more often than it is wanted: so what it finds bounds all patterns.
  */
-export const panels = (index: number, usable: number[], { types, stocks }: Cutup, settings: PlanSettings): Space => {
+export const panels = (
+  index: number,
+  usable: number[],
+  { types, stocks }: Cutup,
+  settings: PlanSettings,
+): Space => {
   const stock = stocks[index] as Cutup['stocks'][number];
   const kerf = settings.kerf.ticks;
   const { length, width } = panelRoom(stock, settings);
-  const ways = usable.flatMap((type) => waysOn((types[type] as Cutup['types'][number]).part, stock, settings).map((leaf) => ({ type, leaf })))
+  const ways = usable
+    .flatMap((type) =>
+      waysOn((types[type] as Cutup['types'][number]).part, stock, settings).map((leaf) => ({ type, leaf })),
+    )
     .filter(({ leaf }) => least(leaf.along) <= length && least(leaf.across) <= width);
   const grids: Record<Axis, Grid> = {
-    along: gridOf(length + kerf, ways.map(({ leaf }) => least(leaf.along) + kerf), [], MOST_CELLS),
-    across: gridOf(width + kerf, ways.map(({ leaf }) => least(leaf.across) + kerf), [], MOST_CELLS),
+    along: gridOf(
+      length + kerf,
+      ways.map(({ leaf }) => least(leaf.along) + kerf),
+      [],
+      MOST_CELLS,
+    ),
+    across: gridOf(
+      width + kerf,
+      ways.map(({ leaf }) => least(leaf.across) + kerf),
+      [],
+      MOST_CELLS,
+    ),
   };
   const isExact = grids.along.isExact && grids.across.isExact;
   const placed = (round: 'up' | 'down'): Placed[] =>
     ways.map(({ type, leaf }) => ({
-      type, leaf,
+      type,
+      leaf,
       along: Math.max(1, grids.along[round](least(leaf.along) + kerf)),
       across: Math.max(1, grids.across[round](least(leaf.across) + kerf)),
     }));
@@ -34,7 +53,10 @@ export const panels = (index: number, usable: number[], { types, stocks }: Cutup
   const room: Sizes = { along: grids.along.cells, across: grids.across.cells };
 
   const bestOf = (pieces: Placed[], worth: Float64Array) => {
-    const [rips, crosscuts] = [threeStages(pieces, worth, room, 'across'), threeStages(pieces, worth, room, 'along')];
+    const [rips, crosscuts] = [
+      threeStages(pieces, worth, room, 'across'),
+      threeStages(pieces, worth, room, 'along'),
+    ];
     return crosscuts.most > rips.most ? crosscuts : rips;
   };
 
@@ -69,13 +91,18 @@ export const panels = (index: number, usable: number[], { types, stocks }: Cutup
   function patternOf(cutting: Cutting): Pattern {
     return { stock: index, counts: [...countOf(cutting)].sort(([a], [b]) => a - b), cutting };
   }
-}; // prettier-ignore
+};
 
 /**
  * The most that three stages bring: the first cuts part the room along `first` (`across`: rips), the second each strip the
  * other way, the third each of those along `first` again, into pieces that are exactly as long as it.
  */
-const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: Axis): { most: number; cutting: () => Cutting } => {
+const threeStages = (
+  pieces: Placed[],
+  worth: Float64Array,
+  room: Sizes,
+  first: Axis,
+): { most: number; cutting: () => Cutting } => {
   const second: Axis = first === 'along' ? 'across' : 'along';
   const [high, wide] = [room[first], room[second]];
   const bySize = new Map<number, Placed[]>();
@@ -85,7 +112,8 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
   // Third cuts: the most that a part so wide and h high holds.
   const stacks = [...bySize].map(([size, own]) => ({ size, own, ...stackOf(own, worth, high, first) }));
   const heights = new Set<number>();
-  for (const { worths } of stacks) for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
+  for (const { worths } of stacks)
+    for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
   // First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as
   // are passed over, as soon as a bound of theirs says so.
   const strips: { height: number; worth: number }[] = [];
@@ -114,7 +142,10 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
         cell--;
         continue;
       }
-      const strip = strips.find(({ height, worth: value }) => height <= cell && (total[cell - height] as number) + value === total[cell]);
+      const strip = strips.find(
+        ({ height, worth: value }) =>
+          height <= cell && (total[cell - height] as number) + value === total[cell],
+      );
       if (!strip) break;
       parts.push(stripOf(strip.height));
       cell -= strip.height;
@@ -130,7 +161,12 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
         cell--;
         continue;
       }
-      const stack = stacks.find(({ size, worths }) => size <= cell && (worths[height] as number) > 0 && (row[cell - size] as number) + (worths[height] as number) === row[cell]);
+      const stack = stacks.find(
+        ({ size, worths }) =>
+          size <= cell &&
+          (worths[height] as number) > 0 &&
+          (row[cell - size] as number) + (worths[height] as number) === row[cell],
+      );
       if (!stack) break;
       parts.push(pileOf(stack, height));
       cell -= stack.size;
@@ -145,14 +181,18 @@ const threeStages = (pieces: Placed[], worth: Float64Array, room: Sizes, first: 
         cell--;
         continue;
       }
-      const piece = own.find((placed) => placed[first] <= cell && (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell]);
+      const piece = own.find(
+        (placed) =>
+          placed[first] <= cell &&
+          (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell],
+      );
       if (!piece) break;
       parts.push({ ...piece.leaf, type: piece.type });
       cell -= piece[first];
     }
     return parts.length === 1 && parts[0] ? parts[0] : { axis: first, parts };
   }
-}; // prettier-ignore
+};
 
 /** What a strip cannot be worth more than: filled with what is worth most for its size, the last in part. */
 const atMost = (stacks: { size: number; worths: Float64Array }[], height: number, wide: number): number => {
@@ -175,7 +215,11 @@ const stackOf = (own: Placed[], worth: Float64Array, high: number, axis: Axis): 
   return { worths };
 };
 
-const rowOf = (stacks: { size: number; worths: Float64Array }[], height: number, wide: number): Float64Array => {
+const rowOf = (
+  stacks: { size: number; worths: Float64Array }[],
+  height: number,
+  wide: number,
+): Float64Array => {
   const row = new Float64Array(wide + 1);
   const usable = stacks.filter(({ worths }) => (worths[height] as number) > 0);
   const sizes = Int32Array.from(usable.map(({ size }) => size));
@@ -192,4 +236,4 @@ const rowOf = (stacks: { size: number; worths: Float64Array }[], height: number,
     row[cell] = most;
   }
   return row;
-}; // prettier-ignore
+};

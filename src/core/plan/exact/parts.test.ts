@@ -24,7 +24,9 @@ describe('grid', () => {
 
 /** The most that a filling is worth, by trying all. */
 const tried = (blocks: Block[], cells: number): number => {
-  const items = blocks.flatMap(({ items: own, charge }, block) => own.map((item) => ({ ...item, block, charge }))); // prettier-ignore
+  const items = blocks.flatMap(({ items: own, charge }, block) =>
+    own.map((item) => ({ ...item, block, charge })),
+  );
   let best = 0;
   const visit = (at: number, left: number, worth: number, open: Set<number>): void => {
     best = Math.max(best, worth);
@@ -53,36 +55,77 @@ const anyBlock = fc.record({
 
 test('the knapsack with rows of slants finds as much as trying all, and says how', () => {
   fc.assert(
-    fc.property(fc.array(anyBlock, { minLength: 1, maxLength: 3 }), fc.integer({ min: 1, max: 30 }), (blocks, cells) => {
-      const table = fillTable(blocks, cells);
-      expect(table.entry[0]?.[cells]).toBe(tried(blocks, cells));
-      const counts = bestOf(table, cells);
-      const used = blocks.reduce((sum, { items, charge }, at) => sum + (counts[at]?.some((count) => count > 0) ? charge : 0) + items.reduce((size, item, index) => size + item.size * (counts[at]?.[index] ?? 0), 0), 0);
-      const worth = blocks.reduce((sum, { items }, at) => sum + items.reduce((own, item, index) => own + item.worth * (counts[at]?.[index] ?? 0), 0), 0);
-      expect(used).toBeLessThanOrEqual(cells);
-      expect(worth).toBe(table.entry[0]?.[cells]);
-    }),
+    fc.property(
+      fc.array(anyBlock, { minLength: 1, maxLength: 3 }),
+      fc.integer({ min: 1, max: 30 }),
+      (blocks, cells) => {
+        const table = fillTable(blocks, cells);
+        expect(table.entry[0]?.[cells]).toBe(tried(blocks, cells));
+        const counts = bestOf(table, cells);
+        const used = blocks.reduce(
+          (sum, { items, charge }, at) =>
+            sum +
+            (counts[at]?.some((count) => count > 0) ? charge : 0) +
+            items.reduce((size, item, index) => size + item.size * (counts[at]?.[index] ?? 0), 0),
+          0,
+        );
+        const worth = blocks.reduce(
+          (sum, { items }, at) =>
+            sum + items.reduce((own, item, index) => own + item.worth * (counts[at]?.[index] ?? 0), 0),
+          0,
+        );
+        expect(used).toBeLessThanOrEqual(cells);
+        expect(worth).toBe(table.entry[0]?.[cells]);
+      },
+    ),
     { seed: 3, numRuns: 200 },
   );
-}); // prettier-ignore
+});
 
 test('whole numbers that cover all rows: as cheap as trying all', () => {
-  const row = fc.record({ lower: fc.integer({ min: 1, max: 12 }), values: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 3, maxLength: 3 }) }); // prettier-ignore
+  const row = fc.record({
+    lower: fc.integer({ min: 1, max: 12 }),
+    values: fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 3, maxLength: 3 }),
+  });
   fc.assert(
-    fc.property(fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 3 }), fc.array(row, { minLength: 1, maxLength: 3 }), (cost, rows) => {
-      let least = Infinity;
-      for (let a = 0; a <= 4; a++) for (let b = 0; b <= 4; b++) for (let c = 0; c <= 4; c++)
-        if (rows.every(({ lower, values: [x = 0, y = 0, z = 0] }) => a * x + b * y + c * z >= lower))
-          least = Math.min(least, a * (cost[0] ?? 0) + b * (cost[1] ?? 0) + c * (cost[2] ?? 0));
-      const found = leastCover(cost, [4, 4, 4], rows.map(({ lower, values }) => ({ lower, upper: Infinity, terms: values.map((value, column): [number, number] => [column, value]) })));
-      expect(found?.cost).toBe(least);
-    }),
+    fc.property(
+      fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 3 }),
+      fc.array(row, { minLength: 1, maxLength: 3 }),
+      (cost, rows) => {
+        let least = Infinity;
+        for (let a = 0; a <= 4; a++)
+          for (let b = 0; b <= 4; b++)
+            for (let c = 0; c <= 4; c++)
+              if (rows.every(({ lower, values: [x = 0, y = 0, z = 0] }) => a * x + b * y + c * z >= lower))
+                least = Math.min(least, a * (cost[0] ?? 0) + b * (cost[1] ?? 0) + c * (cost[2] ?? 0));
+        const found = leastCover(
+          cost,
+          [4, 4, 4],
+          rows.map(({ lower, values }) => ({
+            lower,
+            upper: Infinity,
+            terms: values.map((value, column): [number, number] => [column, value]),
+          })),
+        );
+        expect(found?.cost).toBe(least);
+      },
+    ),
     { seed: 4, numRuns: 200 },
   );
-}); // prettier-ignore
+});
 
 test('130 screws in packs of 50 and 100: one of each, though three of 50 hold as many', () => {
-  expect(cheapestPacks(130, [{ pack: 50, cost: 600 }, { pack: 100, cost: 1000 }])).toEqual({ counts: [1, 1], cost: 1600 }); // prettier-ignore
-  expect(cheapestPacks(130, [{ pack: 50, cost: 500 }, { pack: 100, cost: 1100 }])?.cost).toBe(1500); // prettier-ignore
+  expect(
+    cheapestPacks(130, [
+      { pack: 50, cost: 600 },
+      { pack: 100, cost: 1000 },
+    ]),
+  ).toEqual({ counts: [1, 1], cost: 1600 });
+  expect(
+    cheapestPacks(130, [
+      { pack: 50, cost: 500 },
+      { pack: 100, cost: 1100 },
+    ])?.cost,
+  ).toBe(1500);
   expect(cheapestPacks(1, [])).toBeNull();
 });

@@ -56,22 +56,44 @@ export const draft = (): Draft => {
       const next = offer.tiers[index + 1]?.minQty;
       // A tier may be worth reaching though fewer are needed.
       const usual = Math.max(Math.ceil(wanted / offer.pack), minQty);
-      const cap = Math.max(0, Math.min(usual, offer.available ?? Infinity, next === undefined ? Infinity : next - 1));
+      const cap = Math.max(
+        0,
+        Math.min(usual, offer.available ?? Infinity, next === undefined ? Infinity : next - 1),
+      );
       const made = column(costOf(unitPrice), 0, cap);
       tags.push({ column: made, offer, unitPrice });
       if (isPlain) return made;
       const tier = column(0, 0, 1);
       chosen.push(tier);
-      row([[made, 1], [tier, -cap]], -Infinity, 0);
-      row([[made, 1], [tier, -minQty]], 0, Infinity);
+      row(
+        [
+          [made, 1],
+          [tier, -cap],
+        ],
+        -Infinity,
+        0,
+      );
+      row(
+        [
+          [made, 1],
+          [tier, -minQty],
+        ],
+        0,
+        Infinity,
+      );
       return made;
     });
-    if (chosen.length > 1) row(chosen.map((tier) => [tier, 1]), -Infinity, 1);
+    if (chosen.length > 1)
+      row(
+        chosen.map((tier) => [tier, 1]),
+        -Infinity,
+        1,
+      );
     byOffer.set(offer, own);
     return own;
   };
   return { program, tags, column, row, purchase };
-}; // prettier-ignore
+};
 
 /** The boards of each stock by what is bought: owned + sum(value x column). */
 export interface Supply {

@@ -53,21 +53,42 @@ const woodShare = (wood: Wood, input: PlanInput): Share => {
   const supply = wood.stocks.map(({ offers, ownedCount }): Supply => ({
     owned: ownedCount,
     terms: offers.flatMap((offer) =>
-      purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack]),
+      purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
+        column,
+        offer.pack,
+      ]),
     ),
   }));
-  return { wood, offers: wood.stocks.flatMap(({ offers }) => offers), pieces, program, tags, supply, kerf: input.settings.kerf.ticks, isCarriable: (pattern) => isCarriable(pattern, wood, input.settings) };
-}; // prettier-ignore
+  return {
+    wood,
+    offers: wood.stocks.flatMap(({ offers }) => offers),
+    pieces,
+    program,
+    tags,
+    supply,
+    kerf: input.settings.kerf.ticks,
+    isCarriable: (pattern) => isCarriable(pattern, wood, input.settings),
+  };
+};
 
 const itemShares = (input: PlanInput): Share[] => {
   const pocket = pocketOf(input);
   return itemsOf(input).flatMap(({ pieces, offers }): Share[] => {
     if (pieces <= 0) return [];
     const { program, tags, row, purchase } = draft();
-    row(offers.flatMap((offer) => purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [column, offer.pack])), pieces, Infinity);
+    row(
+      offers.flatMap((offer) =>
+        purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
+          column,
+          offer.pack,
+        ]),
+      ),
+      pieces,
+      Infinity,
+    );
     return [{ wood: NO_WOOD, offers, pieces, program, tags, supply: [], kerf: 0, isCarriable: () => true }];
   });
-}; // prettier-ignore
+};
 
 /** The wood of an input, parted where nothing is cut from the same stock. */
 const woodsOf = (input: PlanInput): Wood[] => {
@@ -96,7 +117,16 @@ const typesOf = ({ parts, settings }: PlanInput): PieceType[] => {
     if (part.kind === 'hardware') continue;
     const { kind, thickness, width, length, ends, grain, shortOk } = part;
     const materials = [...new Set(part.materials.map(nameKey))].sort();
-    const key = JSON.stringify([kind, thickness, width, length, ends, kind === 'sheet' ? grain : '', shortOk, materials]); // prettier-ignore
+    const key = JSON.stringify([
+      kind,
+      thickness,
+      width,
+      length,
+      ends,
+      kind === 'sheet' ? grain : '',
+      shortOk,
+      materials,
+    ]);
     const board = kind === 'board' ? boardPiece(part, settings) : null;
     const type = types.get(key) ?? { part, demand: 0, pieces: [] as ResolvedPart[], board };
     type.demand += part.count;

@@ -29,16 +29,25 @@ export const modesOf = (input: PlanInput): Mode[] => {
   );
   if (modes.length <= MOST_MODES) return modes;
   const all = new Set(selling.map(({ id }) => id));
-  return [{ stores: all, free: new Set(), trips: 0, rounding: selling.reduce((sum, store) => sum + roundingAt(store, input), 0) }];
-}; // prettier-ignore
+  return [
+    {
+      stores: all,
+      free: new Set(),
+      trips: 0,
+      rounding: selling.reduce((sum, store) => sum + roundingAt(store, input), 0),
+    },
+  ];
+};
 
 /** How a store may be used: where going there costs nothing, it may always be. */
 const waysAt = ({ trip, shipping, due }: StoreTerms): ('not' | 'paying' | 'free')[] => {
   if (trip + (shipping?.fee ?? 0) === 0) return ['paying'];
   // It is paid already, unless so much more is bought that it need not be.
   if (due > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
-  return shipping && shipping.fee > 0 && shipping.freeFrom !== null ? ['not', 'paying', 'free'] : ['not', 'paying'];
-}; // prettier-ignore
+  return shipping && shipping.fee > 0 && shipping.freeFrom !== null
+    ? ['not', 'paying', 'free']
+    : ['not', 'paying'];
+};
 
 const withStore = (mode: Mode, store: StoreTerms, way: 'not' | 'paying' | 'free', input: PlanInput): Mode => {
   if (way === 'not') return mode;
@@ -92,7 +101,10 @@ export const tillProgram = (input: PlanInput, shares: Share[], mode: Mode): Whol
   for (const share of shares) {
     const before = tags.length;
     for (const offer of share.offers) purchase(offer, share.pieces, () => 0);
-    columns.set(share, tags.slice(before).map((tag, index) => ({ column: tag.column, own: share.tags[index]?.column ?? 0 })));
+    columns.set(
+      share,
+      tags.slice(before).map((tag, index) => ({ column: tag.column, own: share.tags[index]?.column ?? 0 })),
+    );
   }
   for (const tag of tags) if (!mode.stores.has(tag.offer.storeId)) program.upper[tag.column] = 0;
   for (const store of input.stores) storeRows(store);
@@ -103,18 +115,28 @@ export const tillProgram = (input: PlanInput, shares: Share[], mode: Mode): Whol
     const own = tags.filter(({ offer }) => offer.storeId === store.id);
     if (own.length === 0 || !mode.stores.has(store.id)) return;
     const goods = column(1, 0, Infinity);
-    const costs = own.map(({ column: made, unitPrice }): [number, number] => [made, (unitPrice * (1 - store.discount)) / coin]);
+    const costs = own.map(({ column: made, unitPrice }): [number, number] => [
+      made,
+      (unitPrice * (1 - store.discount)) / coin,
+    ]);
     row([...costs, [goods, -1]], -Infinity, HALF);
     const rate = taxAt(store, input.settings);
     if (rate > 0) {
       const tax = column(1, 0, Infinity);
-      row([[goods, rate], [tax, -1]], -Infinity, HALF);
+      row(
+        [
+          [goods, rate],
+          [tax, -1],
+        ],
+        -Infinity,
+        HALF,
+      );
     }
     const freeFrom = store.shipping?.freeFrom ?? 0;
     // Rounded half up it reaches the sum.
     if (mode.free.has(store.id)) row(costs, freeFrom - 0.5, Infinity);
   }
-}; // prettier-ignore
+};
 
 /** The rows of a share's own program as rows of the whole one. */
 export const asTerms = (terms: Terms, at: Map<number, number>): Terms =>

@@ -3,9 +3,21 @@ import { fail, ok, type Result } from '../../result';
 import * as fractions from './fraction';
 import type { Formula, FunctionName } from './readFormula';
 import {
-  alike, asLength, bareOf, combine, expectDimension, lengthOf, numberOf, over, rootOf, times, toStep, usualStep, valueOf,
+  alike,
+  asLength,
+  bareOf,
+  combine,
+  expectDimension,
+  lengthOf,
+  numberOf,
+  over,
+  rootOf,
+  times,
+  toStep,
+  usualStep,
+  valueOf,
   type Quantity,
-} from './quantity'; // prettier-ignore
+} from './quantity';
 
 export interface Scope {
   /** The unit that bare numbers take where they are added to lengths. */

@@ -116,15 +116,21 @@ const anyFormula: fc.Arbitrary<Formula> = fc.letrec<{ formula: Formula }>((tie) 
   formula: fc.oneof(
     { maxDepth: 4 },
     fc.constantFrom('7', '29.5', '1 1/2', '.25').map((text) => must(readFormula(text))),
-    fc.constantFrom('29 1/2"', '740mm', "6' 2 1/2\"", '3/4in', '1.2m').map((text) => must(readFormula(text))),
-    fc.constantFrom('height', 'top.thickness', 'frame.side_rail.length').map((text) => must(readFormula(text))),
+    fc.constantFrom('29 1/2"', '740mm', '6\' 2 1/2"', '3/4in', '1.2m').map((text) => must(readFormula(text))),
+    fc
+      .constantFrom('height', 'top.thickness', 'frame.side_rail.length')
+      .map((text) => must(readFormula(text))),
     fc.constantFrom('2x4.width', '30x90mm.thickness').map((text) => must(readFormula(text))),
     tie('formula').map((of): Formula => ({ type: 'negative', of })),
-    fc.tuple(fc.constantFrom('+', '-', '*', '/'), tie('formula'), tie('formula')).map(([sign, left, right]): Formula => ({ type: 'binary', sign: sign as '+', left, right })),
-    fc.tuple(fc.constantFrom('min', 'max'), fc.array(tie('formula'), { minLength: 1, maxLength: 3 })).map(([name, inputs]): Formula => ({ type: 'call', name: name as 'min', inputs })),
+    fc
+      .tuple(fc.constantFrom('+', '-', '*', '/'), tie('formula'), tie('formula'))
+      .map(([sign, left, right]): Formula => ({ type: 'binary', sign: sign as '+', left, right })),
+    fc
+      .tuple(fc.constantFrom('min', 'max'), fc.array(tie('formula'), { minLength: 1, maxLength: 3 }))
+      .map(([name, inputs]): Formula => ({ type: 'call', name: name as 'min', inputs })),
     tie('formula').map((of): Formula => ({ type: 'call', name: 'ceil', inputs: [of] })),
   ),
-})).formula; // prettier-ignore
+})).formula;
 
 test('a formula that is written out and read again is the same', () => {
   fc.assert(

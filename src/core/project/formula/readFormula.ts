@@ -20,9 +20,18 @@ export type Formula =
 
 /** How many inputs each function takes, at least and at most. */
 export const FUNCTIONS = {
-  min: [1, 20], max: [1, 20], ceil: [1, 2], floor: [1, 2], round: [1, 2], abs: [1, 1],
-  sqrt: [1, 1], sin: [1, 1], cos: [1, 1], tan: [1, 1], atan: [1, 1],
-} as const; // prettier-ignore
+  min: [1, 20],
+  max: [1, 20],
+  ceil: [1, 2],
+  floor: [1, 2],
+  round: [1, 2],
+  abs: [1, 1],
+  sqrt: [1, 1],
+  sin: [1, 1],
+  cos: [1, 1],
+  tan: [1, 1],
+  atan: [1, 1],
+} as const;
 export type FunctionName = keyof typeof FUNCTIONS;
 
 const UNIT = `(?:mm|cm|m|inches|inch|ins|in|feet|foot|ft)(?![\\p{L}\\d_])|["']`;
@@ -52,9 +61,16 @@ const parse = (text: string): Result<Formula> => {
     tree = jsep(lexed.value.code);
   } catch (error) {
     const at = (error as { index?: number }).index ?? lexed.value.code.length;
-    const rest = lexed.value.code.slice(at).replace(/\$(\d+)/g, (_, index) => wordsOf(lexed.value.leaves[Number(index)]));
-    return notAFormula(text, rest.trim() === '' ? 'something is missing at its end' : `it cannot be read from "${rest.trim().slice(0, 30)}" on`);
-  } // prettier-ignore
+    const rest = lexed.value.code
+      .slice(at)
+      .replace(/\$(\d+)/g, (_, index) => wordsOf(lexed.value.leaves[Number(index)]));
+    return notAFormula(
+      text,
+      rest.trim() === ''
+        ? 'something is missing at its end'
+        : `it cannot be read from "${rest.trim().slice(0, 30)}" on`,
+    );
+  }
   return convert(tree, lexed.value.leaves, text);
 };
 
@@ -66,11 +82,16 @@ const wordsOf = (leaf: Formula | undefined): string => (leaf && 'text' in leaf ?
 /** Puts `$0`, `$1` for lengths, numbers and sections, which only we can read, so that jsep can read the rest. */
 const takeLiterals = (text: string): Result<{ code: string; leaves: Formula[] }> => {
   // Between a space and a space a cross multiplies; within a word it is that of a section.
-  const plain = plainCharacters(text.replace(/(?<=\s)[×✕](?=\s)/g, '*').replace(/·|⋅/g, '*').replace(/÷/g, '/'));
+  const plain = plainCharacters(
+    text
+      .replace(/(?<=\s)[×✕](?=\s)/g, '*')
+      .replace(/·|⋅/g, '*')
+      .replace(/÷/g, '/'),
+  );
   const leaves: Formula[] = [];
   let code = '';
   let depth = 0;
-  for (let at = 0; at < plain.length; ) {
+  for (let at = 0; at < plain.length;) {
     const rest = plain.slice(at);
     const word = WORD.exec(rest)?.[0];
     const taken = word ? null : takeLiteral(rest, depth);
@@ -88,7 +109,7 @@ const takeLiterals = (text: string): Result<{ code: string; leaves: Formula[] }>
     at += step.length;
   }
   return code.trim() === '' ? notAFormula(text, 'it is empty') : ok({ code, leaves });
-}; // prettier-ignore
+};
 
 const takeLiteral = (rest: string, depth: number): { leaf: Formula; size: number } | 'wrong' | null => {
   const section = SECTION.exec(rest);
@@ -150,7 +171,10 @@ const convert = (tree: Expression, leaves: Formula[], text: string): Result<Form
     }
     case 'CallExpression': {
       const name = String((tree['callee'] as Expression)['name'] ?? '').toLowerCase();
-      if (!(name in FUNCTIONS)) return wrong(`there is no function ${name || 'of that form'}; there are ${Object.keys(FUNCTIONS).join(', ')}`);
+      if (!(name in FUNCTIONS))
+        return wrong(
+          `there is no function ${name || 'of that form'}; there are ${Object.keys(FUNCTIONS).join(', ')}`,
+        );
       const [least, most] = FUNCTIONS[name as FunctionName];
       const inputs: Formula[] = [];
       for (const argument of tree['arguments'] as Expression[]) {
@@ -161,7 +185,7 @@ const convert = (tree: Expression, leaves: Formula[], text: string): Result<Form
       if (inputs.length < least || inputs.length > most)
         return wrong(`${name} takes ${least === most ? least : `${least} to ${most}`} values`);
       return ok({ type: 'call', name: name as FunctionName, inputs });
-    } // prettier-ignore
+    }
     default:
       return wrong('two values stand side by side with no sign between them');
   }

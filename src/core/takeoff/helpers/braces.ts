@@ -27,9 +27,14 @@ export const braces: Helper = {
       ['cross', 'Crossed'],
     ]),
     section('board', 'Braces', '2x4', '45x95mm'),
-    length('brace_leg', 'From the corner, along each side', '24', '600', { when: { key: 'form', is: 'corner' } }),
+    length('brace_leg', 'From the corner, along each side', '24', '600', {
+      when: { key: 'form', is: 'corner' },
+    }),
     length('run', 'Clear between the posts', '36', '900', { when: { key: 'form', is: 'field|cross' } }),
-    length('rise', 'Height of the field', '24', '600', { when: { key: 'form', is: 'field|cross' }, help: 'Lower than wide, or nearly: steeper than 60° no saw is set.' }),
+    length('rise', 'Height of the field', '24', '600', {
+      when: { key: 'form', is: 'field|cross' },
+      help: 'Lower than wide, or nearly: steeper than 60° no saw is set.',
+    }),
     count('braces', 'How many corners or fields', '2'),
   ],
   make: ({ measure, text }) => {
@@ -37,9 +42,17 @@ export const braces: Helper = {
     if (form === 'corner')
       return {
         parts: [
-          { name: 'Brace', quantity: measure('braces'), section: text('board'), length: CORNER.length(measure('brace_leg')), ends: 'mitre 45' },
+          {
+            name: 'Brace',
+            quantity: measure('braces'),
+            section: text('board'),
+            length: CORNER.length(measure('brace_leg')),
+            ends: 'mitre 45',
+          },
         ],
-        joints: [{ how: 'through', first: 'brace', second: 'brace', into: 'width', quantity: '2 * brace.count' }],
+        joints: [
+          { how: 'through', first: 'brace', second: 'brace', into: 'width', quantity: '2 * brace.count' },
+        ],
       };
     return {
       parts: [
@@ -54,9 +67,15 @@ export const braces: Helper = {
       ],
       joints: [
         { how: 'through', first: 'brace', second: 'brace', into: 'width', quantity: '2 * brace.count' },
-        ...(form === 'cross' ? ([{ how: 'bolt', first: 'brace', second: 'brace', quantity: measure('braces'), each: 1 }] as const) : []),
+        ...(form === 'cross'
+          ? ([
+              { how: 'bolt', first: 'brace', second: 'brace', quantity: measure('braces'), each: 1 },
+            ] as const)
+          : []),
       ],
-      follows: [{ key: 'slope', formula: slopeOf(measure('run'), measure('rise'), 'brace.width'), kind: 'number' }],
+      follows: [
+        { key: 'slope', formula: slopeOf(measure('run'), measure('rise'), 'brace.width'), kind: 'number' },
+      ],
     };
   },
   draw: ({ measure, text, part }) => {
@@ -71,7 +90,15 @@ export const braces: Helper = {
           [
             behind(box('post', -width, -all, width, all)),
             behind(box('rail', -width, 0, width + all, width)),
-            { role: 'brace', corners: [[0, -leg - half], [0, -leg + half], [leg - half, 0], [leg + half, 0]] },
+            {
+              role: 'brace',
+              corners: [
+                [0, -leg - half],
+                [0, -leg + half],
+                [leg - half, 0],
+                [leg + half, 0],
+              ],
+            },
           ],
           [along(0, leg, width, 'above'), up(-width, -leg, 0, 'left')],
         ),
@@ -95,11 +122,16 @@ export const braces: Helper = {
   notes: ({ measure, text, part }, say) => {
     const long = `Each is ${say(part('brace').length)} along its long edge`;
     if (text('form') === 'corner')
-      return [`${long}, 45° at both ends.`, `Mark ${say(measure('brace_leg'))} from the corner on both sides: its middle line meets them there.`];
+      return [
+        `${long}, 45° at both ends.`,
+        `Mark ${say(measure('brace_leg'))} from the corner on both sides: its middle line meets them there.`,
+      ];
     const angle = Number(measure('slope').toFixed(1));
     return [
       `${long}, both ends ${angle}° the same way.`,
-      ...(text('form') === 'cross' ? ['They pass face to face; halve both where they cross if they must lie in one plane.'] : []),
+      ...(text('form') === 'cross'
+        ? ['They pass face to face; halve both where they cross if they must lie in one plane.']
+        : []),
     ];
   },
-}; // prettier-ignore
+};

@@ -58,7 +58,9 @@ export const frame: Helper = {
       ],
       joints: [
         corner(text('stand'), 'short_side', isMitred ? 'thickness' : 'end', '4'),
-        ...(has('stiffener_spacing') ? [corner(text('stand'), 'stiffener', 'end', '2 * stiffener.count')] : []),
+        ...(has('stiffener_spacing')
+          ? [corner(text('stand'), 'stiffener', 'end', '2 * stiffener.count')]
+          : []),
       ],
     };
   },
@@ -74,17 +76,43 @@ export const frame: Helper = {
         'Top',
         [
           isMitred
-            ? { role: 'long_side', corners: [[0, 0], [long, 0], [long - side, side], [side, side]] }
+            ? {
+                role: 'long_side',
+                corners: [
+                  [0, 0],
+                  [long, 0],
+                  [long - side, side],
+                  [side, side],
+                ],
+              }
             : box('long_side', 0, 0, long, side),
           isMitred
-            ? { role: 'long_side', corners: [[0, wide], [long, wide], [long - side, wide - side], [side, wide - side]] }
+            ? {
+                role: 'long_side',
+                corners: [
+                  [0, wide],
+                  [long, wide],
+                  [long - side, wide - side],
+                  [side, wide - side],
+                ],
+              }
             : box('long_side', 0, wide - side, long, side),
           ...[0, long - side].map((x) =>
             isMitred
-              ? { role: 'short_side', corners: [[x === 0 ? 0 : long, 0], [x === 0 ? 0 : long, wide], [x === 0 ? side : x, wide - side], [x === 0 ? side : x, side]] as [number, number][] }
+              ? {
+                  role: 'short_side',
+                  corners: [
+                    [x === 0 ? 0 : long, 0],
+                    [x === 0 ? 0 : long, wide],
+                    [x === 0 ? side : x, wide - side],
+                    [x === 0 ? side : x, side],
+                  ] as [number, number][],
+                }
               : box('short_side', x, side, side, wide - 2 * side),
           ),
-          ...repeated(part('stiffener').count, step, (offset) => box('stiffener', step + offset, side, side, wide - 2 * side)),
+          ...repeated(part('stiffener').count, step, (offset) =>
+            box('stiffener', step + offset, side, side, wide - 2 * side),
+          ),
         ],
         [along(0, long, 0), up(0, 0, wide), ...(fields > 1 ? [along(0, step, wide, 'above')] : [])],
       ),
@@ -103,4 +131,4 @@ export const frame: Helper = {
       largestGap: null,
     },
   ],
-}; // prettier-ignore
+};

@@ -48,9 +48,19 @@ export const legs: Helper = {
     };
     return {
       parts: [
-        { name: 'Leg', quantity: '4', section: text('leg'), length: `${measure('height')} - ${measure('top')}` },
+        {
+          name: 'Leg',
+          quantity: '4',
+          section: text('leg'),
+          length: `${measure('height')} - ${measure('top')}`,
+        },
         { name: 'Long apron', quantity: '2', section: apron, length: `${outside('length')} - 2 * leg.width` },
-        { name: 'Short apron', quantity: '2', section: apron, length: `${outside('depth')} - 2 * leg.thickness` },
+        {
+          name: 'Short apron',
+          quantity: '2',
+          section: apron,
+          length: `${outside('depth')} - 2 * leg.thickness`,
+        },
         ...(text('middle') === 'long' ? [middle] : []),
         ...(has('low_rails_at') ? rails : []),
       ],
@@ -58,7 +68,9 @@ export const legs: Helper = {
         { how: 'pocket', first: 'long_apron', second: 'leg', into: 'width', quantity: '4' },
         { how: 'pocket', first: 'short_apron', second: 'leg', quantity: '4' },
         ...(text('middle') === 'long'
-          ? ([{ how: 'through', first: 'short_apron', second: 'middle_rail', into: 'end', quantity: '2' }] as const)
+          ? ([
+              { how: 'through', first: 'short_apron', second: 'middle_rail', into: 'end', quantity: '2' },
+            ] as const)
           : []),
         ...(has('low_rails_at')
           ? ([
@@ -87,16 +99,33 @@ export const legs: Helper = {
           box('leg', over, 0, leg.width, leg.length),
           box('leg', right, 0, leg.width, leg.length),
         ],
-        [up(0, 0, high), up(long, 0, leg.length, 'right'), along(0, long, 0), along(over + leg.width, right, leg.length - apron.width, 'below')],
+        [
+          up(0, 0, high),
+          up(long, 0, leg.length, 'right'),
+          along(0, long, 0),
+          along(over + leg.width, right, leg.length - apron.width, 'below'),
+        ],
       ),
       view(
         'Top',
         [
           ...[over, right].flatMap((x) => [over, far].map((y) => box('leg', x, y, leg.width, leg.thickness))),
-          ...[over + back, deep - over - back - apron.thickness].map((y) => box('long_apron', over + leg.width, y, inside, apron.thickness)),
-          ...[over + back, long - over - back - apron.thickness].map((x) => box('short_apron', x, over + leg.thickness, apron.thickness, deep - 2 * over - 2 * leg.thickness)),
+          ...[over + back, deep - over - back - apron.thickness].map((y) =>
+            box('long_apron', over + leg.width, y, inside, apron.thickness),
+          ),
+          ...[over + back, long - over - back - apron.thickness].map((x) =>
+            box('short_apron', x, over + leg.thickness, apron.thickness, deep - 2 * over - 2 * leg.thickness),
+          ),
           ...(part('middle_rail').count > 0
-            ? [box('middle_rail', over + back + apron.thickness, (deep - apron.thickness) / 2, part('middle_rail').length, apron.thickness)]
+            ? [
+                box(
+                  'middle_rail',
+                  over + back + apron.thickness,
+                  (deep - apron.thickness) / 2,
+                  part('middle_rail').length,
+                  apron.thickness,
+                ),
+              ]
             : []),
         ],
         [along(0, long, 0), up(0, 0, deep)],
@@ -119,4 +148,4 @@ export const legs: Helper = {
       largestGap: null,
     },
   ],
-}; // prettier-ignore
+};

@@ -38,16 +38,30 @@ export const panel: Helper = {
           ...(fills ? { note: `Rip the last one to ${measure('last_width')}: see Measures.` } : {}),
         },
         ...(has('battens')
-          ? [{ name: 'Batten', quantity: measure('battens'), section: text('batten'), length: wide, shows: 'none' as const }]
+          ? [
+              {
+                name: 'Batten',
+                quantity: measure('battens'),
+                section: text('batten'),
+                length: wide,
+                shows: 'none' as const,
+              },
+            ]
           : []),
       ],
       joints: has('battens')
         ? [{ how: 'through', first: 'batten', second: 'board', quantity: 'board.count * batten.count' }]
         : [],
-      extras:
-        has('battens')
-          ? []
-          : [{ name: 'Wood glue', rule: 'glue', amount: `(board.count - 1) * ${measure('length')} * board.thickness`, covers: { in: '12 ft2', mm: '1 m2' } }],
+      extras: has('battens')
+        ? []
+        : [
+            {
+              name: 'Wood glue',
+              rule: 'glue',
+              amount: `(board.count - 1) * ${measure('length')} * board.thickness`,
+              covers: { in: '12 ft2', mm: '1 m2' },
+            },
+          ],
       follows: fills
         ? [{ key: 'last_width', formula: `${measure('width')} - (board.count - 1) * (board.width + ${gap})` }]
         : [{ key: 'panel_width', formula: wide }],
@@ -63,8 +77,12 @@ export const panel: Helper = {
       view(
         'Top',
         [
-          ...repeated(battens.count, step, (offset) => behind(box('batten', long * 0.1 + offset - battens.width / 2, 0, battens.width, wide))),
-          ...repeated(board.count - 1, board.width + gap, (offset) => box('board', 0, wide - offset - board.width, long, board.width)),
+          ...repeated(battens.count, step, (offset) =>
+            behind(box('batten', long * 0.1 + offset - battens.width / 2, 0, battens.width, wide)),
+          ),
+          ...repeated(board.count - 1, board.width + gap, (offset) =>
+            box('board', 0, wide - offset - board.width, long, board.width),
+          ),
           box('board', 0, 0, long, last),
         ],
         [along(0, long, 0), up(0, 0, wide), ...(last < board.width ? [up(long, 0, last, 'right')] : [])],
@@ -73,7 +91,9 @@ export const panel: Helper = {
         'Front',
         [
           box('board', 0, battens.thickness, long, board.thickness),
-          ...repeated(battens.count, step, (offset) => box('batten', long * 0.1 + offset - battens.width / 2, 0, battens.width, battens.thickness)),
+          ...repeated(battens.count, step, (offset) =>
+            box('batten', long * 0.1 + offset - battens.width / 2, 0, battens.width, battens.thickness),
+          ),
         ],
         [up(0, 0, battens.thickness + board.thickness)],
       ),
@@ -98,4 +118,4 @@ export const panel: Helper = {
       },
     ];
   },
-}; // prettier-ignore
+};

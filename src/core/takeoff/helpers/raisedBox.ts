@@ -16,8 +16,13 @@ export const raisedBox: Helper = {
     section('board', 'Boards or pickets', '2x6', '28x145mm'),
     count('rows', 'Rows, one upon the other', '2'),
     section('post', 'Corner posts', '2x2', '45x45mm'),
-    length('stake_spacing', 'Stakes at most this far apart', '36', '900', { blank: 'none', help: 'Against bulging. Blank: none.' }),
-    length('deep', 'Stakes go into the ground by', '12', '300', { when: { key: 'stake_spacing', is: 'any' } }),
+    length('stake_spacing', 'Stakes at most this far apart', '36', '900', {
+      blank: 'none',
+      help: 'Against bulging. Blank: none.',
+    }),
+    length('deep', 'Stakes go into the ground by', '12', '300', {
+      when: { key: 'stake_spacing', is: 'any' },
+    }),
     choice('floor', 'Floor', [
       ['none', 'None'],
       ['boards', 'Boards'],
@@ -62,22 +67,62 @@ export const raisedBox: Helper = {
       { how: 'through', first: 'long_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
       { how: 'through', first: 'short_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
     ];
-    if (has('stake_spacing')) joints.push({ how: 'through', first: 'long_board', second: 'stake', quantity: `stake.count * ${measure('rows')}` });
-    if (text('cap') === 'mitre') joints.push({ how: 'through', first: 'long_cap', second: 'long_board', into: 'width', quantity: '8' });
-    if (text('floor') === 'boards') joints.push({ how: 'through', first: 'long_board', second: 'floor_board', into: 'end', quantity: '2 * floor_board.count', each: 1 });
+    if (has('stake_spacing'))
+      joints.push({
+        how: 'through',
+        first: 'long_board',
+        second: 'stake',
+        quantity: `stake.count * ${measure('rows')}`,
+      });
+    if (text('cap') === 'mitre')
+      joints.push({ how: 'through', first: 'long_cap', second: 'long_board', into: 'width', quantity: '8' });
+    if (text('floor') === 'boards')
+      joints.push({
+        how: 'through',
+        first: 'long_board',
+        second: 'floor_board',
+        into: 'end',
+        quantity: '2 * floor_board.count',
+        each: 1,
+      });
     const extras: MadeExtra[] = [];
     const ground = text('floor') === 'boards' ? ` + ${long} * ${wide}` : '';
     if (text('liner') === 'yes')
-      extras.push({ name: 'Liner', rule: 'area', amount: `2 * (${long} + ${wide}) * ${wall}${ground}`, covers: { in: '50 ft2', mm: '5 m2' } });
+      extras.push({
+        name: 'Liner',
+        rule: 'area',
+        amount: `2 * (${long} + ${wide}) * ${wall}${ground}`,
+        covers: { in: '50 ft2', mm: '5 m2' },
+      });
     if (text('fill') === 'yes')
-      extras.push({ name: 'Bag of fill', rule: 'volume', amount: `${long} * ${wide} * ${wall}`, covers: { in: '1.5 ft3', mm: '40 l' } });
+      extras.push({
+        name: 'Bag of fill',
+        rule: 'volume',
+        amount: `${long} * ${wide} * ${wall}`,
+        covers: { in: '1.5 ft3', mm: '40 l' },
+      });
     return {
       exposure: 'ground',
       parts: [
-        { name: 'Long board', quantity: `2 * ${measure('rows')}`, section: text('board'), length: outer('length') },
+        {
+          name: 'Long board',
+          quantity: `2 * ${measure('rows')}`,
+          section: text('board'),
+          length: outer('length'),
+        },
         { name: 'Short board', quantity: `2 * ${measure('rows')}`, section: text('board'), length: wide },
         { name: 'Corner post', quantity: '4', section: text('post'), length: wall, shows: 'none' },
-        ...(has('stake_spacing') ? [{ name: 'Stake', quantity: stakes, section: text('post'), length: `${wall} + ${measure('deep')}`, shows: 'none' as const }] : []),
+        ...(has('stake_spacing')
+          ? [
+              {
+                name: 'Stake',
+                quantity: stakes,
+                section: text('post'),
+                length: `${wall} + ${measure('deep')}`,
+                shows: 'none' as const,
+              },
+            ]
+          : []),
         ...(text('floor') === 'boards' ? [floor] : []),
         ...(text('cap') === 'mitre' ? caps : []),
       ],
@@ -91,7 +136,10 @@ export const raisedBox: Helper = {
     const [long, inside, high] = [board.length, part('short_board').length, measure('wall')];
     const wide = inside + 2 * board.thickness;
     const post = part('corner_post');
-    const stakes = Math.max(0, Math.ceil((long - 2 * board.thickness) / (measure('stake_spacing') || long)) - 1);
+    const stakes = Math.max(
+      0,
+      Math.ceil((long - 2 * board.thickness) / (measure('stake_spacing') || long)) - 1,
+    );
     const step = (long - 2 * board.thickness) / (stakes + 1);
     const cap = part('long_cap');
     const rows = Math.round(high / (board.width || 1));
@@ -100,23 +148,56 @@ export const raisedBox: Helper = {
       view(
         'Front',
         [
-          ...(hasStakes ? repeated(stakes, step, (offset) => behind(box('stake', board.thickness + step + offset - post.width / 2, high - part('stake').length, post.width, part('stake').length))) : []),
+          ...(hasStakes
+            ? repeated(stakes, step, (offset) =>
+                behind(
+                  box(
+                    'stake',
+                    board.thickness + step + offset - post.width / 2,
+                    high - part('stake').length,
+                    post.width,
+                    part('stake').length,
+                  ),
+                ),
+              )
+            : []),
           ...repeated(rows, board.width, (offset) => box('long_board', 0, offset, long, board.width)),
           ...(cap.count > 0 ? [box('long_cap', 0, high, long, cap.thickness)] : []),
         ],
-        [along(0, long, hasStakes && stakes > 0 ? Math.min(0, high - part('stake').length) : 0), up(0, 0, high)],
+        [
+          along(0, long, hasStakes && stakes > 0 ? Math.min(0, high - part('stake').length) : 0),
+          up(0, 0, high),
+        ],
       ),
       view(
         'Top',
         [
-          ...repeated(part('floor_board').count, part('floor_board').width + measure('drain'), (offset) => behind(box('floor_board', board.thickness + offset, board.thickness, Math.min(part('floor_board').width, long - 2 * board.thickness - offset), inside))),
+          ...repeated(part('floor_board').count, part('floor_board').width + measure('drain'), (offset) =>
+            behind(
+              box(
+                'floor_board',
+                board.thickness + offset,
+                board.thickness,
+                Math.min(part('floor_board').width, long - 2 * board.thickness - offset),
+                inside,
+              ),
+            ),
+          ),
           ...[0, wide - board.thickness].map((y) => box('long_board', 0, y, long, board.thickness)),
-          ...[0, long - board.thickness].map((x) => box('short_board', x, board.thickness, board.thickness, inside)),
+          ...[0, long - board.thickness].map((x) =>
+            box('short_board', x, board.thickness, board.thickness, inside),
+          ),
           ...[board.thickness, long - board.thickness - post.width].flatMap((x) =>
-            [board.thickness, wide - board.thickness - post.thickness].map((y) => box('corner_post', x, y, post.width, post.thickness)),
+            [board.thickness, wide - board.thickness - post.thickness].map((y) =>
+              box('corner_post', x, y, post.width, post.thickness),
+            ),
           ),
         ],
-        [along(0, long, 0), up(0, 0, wide), up(long - board.thickness, board.thickness, wide - board.thickness, 'right')],
+        [
+          along(0, long, 0),
+          up(0, 0, wide),
+          up(long - board.thickness, board.thickness, wide - board.thickness, 'right'),
+        ],
       ),
     ];
   },
@@ -132,4 +213,4 @@ export const raisedBox: Helper = {
       largestGap: null,
     },
   ],
-}; // prettier-ignore
+};

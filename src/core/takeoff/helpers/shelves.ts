@@ -29,24 +29,48 @@ export const shelves: Helper = {
     const uprights = has('uprights') ? measure('uprights') : '0';
     const bays = has('uprights') ? `(${uprights} + 1)` : '1';
     const stiles = has('uprights') ? `(${uprights} + 2)` : '2';
-    const shelfLength = (room: string, between: string) => (has('uprights') ? `(${room} - ${between}) / ${bays}` : room);
+    const shelfLength = (room: string, between: string) =>
+      has('uprights') ? `(${room} - ${between}) / ${bays}` : room;
     const inside = `(${measure('width')} - 2 * side.thickness)`;
     const panel = (name: string, quantity: string, long: string): MadePart => ({
-      name, quantity, section: text('sheet'), length: long, width: deep, grain: 'length',
+      name,
+      quantity,
+      section: text('sheet'),
+      length: long,
+      width: deep,
+      grain: 'length',
     });
     const parts: MadePart[] = [
       panel('Side', '2', measure('height')),
       panel('Top and foot', '2', inside),
       panel('Upright', uprights, `${measure('height')} - 2 * side.thickness`),
-      panel('Shelf', has('uprights') ? `${bays} * ${measure('shelves')}` : measure('shelves'), shelfLength(inside, `${uprights} * side.thickness`)),
+      panel(
+        'Shelf',
+        has('uprights') ? `${bays} * ${measure('shelves')}` : measure('shelves'),
+        shelfLength(inside, `${uprights} * side.thickness`),
+      ),
     ];
     const joints: MadeJoint[] = [
       { how: 'through', first: 'side', second: 'top_and_foot', into: 'end', quantity: '4', each: 4 },
-      { how: 'through', first: 'top_and_foot', second: 'upright', into: 'end', quantity: '2 * upright.count', each: 4 },
+      {
+        how: 'through',
+        first: 'top_and_foot',
+        second: 'upright',
+        into: 'end',
+        quantity: '2 * upright.count',
+        each: 4,
+      },
       { how: 'through', first: 'side', second: 'shelf', into: 'end', quantity: '2 * shelf.count', each: 3 },
     ];
     if (text('back') === 'sheet') {
-      parts.push({ name: 'Back', quantity: '1', section: text('backSheet'), length: measure('height'), width: measure('width'), shows: 'none' });
+      parts.push({
+        name: 'Back',
+        quantity: '1',
+        section: text('backSheet'),
+        length: measure('height'),
+        width: measure('width'),
+        shows: 'none',
+      });
       joints.push({ how: 'nail', first: 'back', second: 'side', into: 'width', quantity: '2', each: 10 });
     }
     if (text('face') === 'boards') {
@@ -55,11 +79,28 @@ export const shelves: Helper = {
         name: 'Face rail',
         quantity: has('uprights') ? `2 * ${bays}` : '2',
         section: text('faceBoard'),
-        length: has('uprights') ? `(${measure('width')} - ${stiles} * stile.width) / ${bays}` : `${measure('width')} - 2 * stile.width`,
+        length: has('uprights')
+          ? `(${measure('width')} - ${stiles} * stile.width) / ${bays}`
+          : `${measure('width')} - 2 * stile.width`,
       });
-      joints.push({ how: 'pocket', first: 'face_rail', second: 'stile', into: 'width', quantity: '2 * face_rail.count' });
+      joints.push({
+        how: 'pocket',
+        first: 'face_rail',
+        second: 'stile',
+        into: 'width',
+        quantity: '2 * face_rail.count',
+      });
     }
-    return { parts, joints, follows: [{ key: 'opening', formula: `(${measure('height')} - (${measure('shelves')} + 2) * side.thickness) / (${measure('shelves')} + 1)` }] };
+    return {
+      parts,
+      joints,
+      follows: [
+        {
+          key: 'opening',
+          formula: `(${measure('height')} - (${measure('shelves')} + 2) * side.thickness) / (${measure('shelves')} + 1)`,
+        },
+      ],
+    };
   },
   draw: ({ measure, part }) => {
     const [high, wide, deep] = [measure('height'), measure('width'), measure('depth')];
@@ -76,13 +117,19 @@ export const shelves: Helper = {
           box('side', wide - t, 0, t, high),
           box('top_and_foot', t, 0, wide - 2 * t, t),
           box('top_and_foot', t, high - t, wide - 2 * t, t),
-          ...repeated(upright.count, shelf.length + t, (offset) => box('upright', t + shelf.length + offset, t, t, high - 2 * t)),
+          ...repeated(upright.count, shelf.length + t, (offset) =>
+            box('upright', t + shelf.length + offset, t, t, high - 2 * t),
+          ),
           ...repeated(bays, shelf.length + t, (across) => across).flatMap((across) =>
             repeated(perBay, step, (offset) => box('shelf', t + across, step + offset, shelf.length, t)),
           ),
-          ...repeated(stile.count, rail.length + stile.width, (offset) => box('stile', offset, 0, stile.width, high)),
+          ...repeated(stile.count, rail.length + stile.width, (offset) =>
+            box('stile', offset, 0, stile.width, high),
+          ),
           ...[0, high - rail.width].flatMap((y) =>
-            repeated(rail.count / 2, rail.length + stile.width, (offset) => box('face_rail', stile.width + offset, y, rail.length, rail.width)),
+            repeated(rail.count / 2, rail.length + stile.width, (offset) =>
+              box('face_rail', stile.width + offset, y, rail.length, rail.width),
+            ),
           ),
         ],
         [along(0, wide, 0), up(0, 0, high), up(wide, t, t + measure('opening'), 'right')],
@@ -107,11 +154,14 @@ export const shelves: Helper = {
     return [
       {
         name: 'Width of the unit',
-        total: 2 * part('side').thickness + part('upright').count * part('side').thickness + bays * part('shelf').length,
+        total:
+          2 * part('side').thickness +
+          part('upright').count * part('side').thickness +
+          bays * part('shelf').length,
         span: measure('width'),
         gap: null,
         largestGap: null,
       },
     ];
   },
-}; // prettier-ignore
+};

@@ -20,7 +20,10 @@ export const slats: Helper = {
       ['flush', 'Against the ends'],
       ['inset', 'A gap in from them'],
     ]),
-    count('bearers', 'Bearers under them', '2', { blank: 'none', help: 'Blank: they lie on something else.' }),
+    count('bearers', 'Bearers under them', '2', {
+      blank: 'none',
+      help: 'Blank: they lie on something else.',
+    }),
     section('bearer', 'Bearers', '2x2', '45x45mm', { when: { key: 'bearers', is: 'any' } }),
   ],
   make: ({ measure, text, has }) => {
@@ -31,13 +34,19 @@ export const slats: Helper = {
       parts: [
         {
           name: 'Slat',
-          quantity: byGap ? (isFlush ? flushCount : insetCount)(span, 'slat.width', measure('largest_gap')) : measure('slats'),
+          quantity: byGap
+            ? (isFlush ? flushCount : insetCount)(span, 'slat.width', measure('largest_gap'))
+            : measure('slats'),
           section: text('slat'),
           length: measure('length'),
         },
-        ...(has('bearers') ? [{ name: 'Bearer', quantity: measure('bearers'), section: text('bearer'), length: span }] : []),
+        ...(has('bearers')
+          ? [{ name: 'Bearer', quantity: measure('bearers'), section: text('bearer'), length: span }]
+          : []),
       ],
-      joints: has('bearers') ? [{ how: 'through', first: 'slat', second: 'bearer', quantity: 'slat.count * bearer.count' }] : [],
+      joints: has('bearers')
+        ? [{ how: 'through', first: 'slat', second: 'bearer', quantity: 'slat.count * bearer.count' }]
+        : [],
       follows: [{ key: 'gap', formula: (isFlush ? flushGap : insetGap)(span, 'slat.width', 'slat.count') }],
     };
   },
@@ -52,15 +61,23 @@ export const slats: Helper = {
         'Top',
         [
           ...repeated(bearer.count, step, (offset) => behind(box('bearer', 0, offset, span, bearer.width))),
-          ...repeated(slat.count, slat.width + gap, (offset) => box('slat', start + offset, 0, slat.width, long)),
+          ...repeated(slat.count, slat.width + gap, (offset) =>
+            box('slat', start + offset, 0, slat.width, long),
+          ),
         ],
-        [along(0, span, 0), up(0, 0, long), along(start + slat.width, start + slat.width + gap, long, 'above')],
+        [
+          along(0, span, 0),
+          up(0, 0, long),
+          along(start + slat.width, start + slat.width + gap, long, 'above'),
+        ],
       ),
       view(
         'Front',
         [
           ...(bearer.count > 0 ? [box('bearer', 0, 0, span, bearer.thickness)] : []),
-          ...repeated(slat.count, slat.width + gap, (offset) => box('slat', start + offset, bearer.thickness, slat.width, slat.thickness)),
+          ...repeated(slat.count, slat.width + gap, (offset) =>
+            box('slat', start + offset, bearer.thickness, slat.width, slat.thickness),
+          ),
         ],
         [up(0, 0, bearer.thickness + slat.thickness)],
       ),
@@ -82,4 +99,4 @@ export const slats: Helper = {
       },
     ];
   },
-}; // prettier-ignore
+};

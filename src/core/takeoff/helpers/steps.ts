@@ -11,8 +11,14 @@ export const steps: Helper = {
       ['largest', 'None higher than'],
       ['count', 'So many'],
     ]),
-    length('largest_step', 'No step higher than', '7 3/4', '190', { when: { key: 'by', is: 'largest' }, help: 'The local code says how high they may be.' }),
-    count('steps', 'How many steps', '4', { when: { key: 'by', is: 'count' }, help: 'The upper floor is the last of them.' }),
+    length('largest_step', 'No step higher than', '7 3/4', '190', {
+      when: { key: 'by', is: 'largest' },
+      help: 'The local code says how high they may be.',
+    }),
+    count('steps', 'How many steps', '4', {
+      when: { key: 'by', is: 'count' },
+      help: 'The upper floor is the last of them.',
+    }),
     length('tread', 'Depth of a tread', '11', '280'),
     length('width', 'Width of the steps', '36', '900'),
     section('board', 'Tread boards', '2x6', '45x145mm'),
@@ -40,15 +46,35 @@ export const steps: Helper = {
           note: 'Long enough for a level cut at the foot and a plumb cut at the head.',
         },
       ],
-      joints: [{ how: 'through', first: 'tread_board', second: 'stringer', into: 'width', quantity: 'tread_board.count * stringer.count' }],
+      joints: [
+        {
+          how: 'through',
+          first: 'tread_board',
+          second: 'stringer',
+          into: 'width',
+          quantity: 'tread_board.count * stringer.count',
+        },
+      ],
       follows: [
-        { key: 'number', formula: text('by') === 'count' ? measure('steps') : `ceil(${measure('rise')} / ${measure('largest_step')})`, kind: 'number' },
+        {
+          key: 'number',
+          formula:
+            text('by') === 'count'
+              ? measure('steps')
+              : `ceil(${measure('rise')} / ${measure('largest_step')})`,
+          kind: 'number',
+        },
         { key: 'step', formula: `${measure('rise')} / ${measure('number')}` },
       ],
     };
   },
   draw: ({ measure, part }) => {
-    const [rise, tread, number, step] = [measure('rise'), measure('tread'), measure('number'), measure('step')];
+    const [rise, tread, number, step] = [
+      measure('rise'),
+      measure('tread'),
+      measure('number'),
+      measure('step'),
+    ];
     const board = part('tread_board');
     const [wide, thick] = [measure('width'), part('stringer').thickness];
     const treads = Math.max(0, number - 1);
@@ -56,7 +82,10 @@ export const steps: Helper = {
     const perTread = treads > 0 ? Math.round(board.count / treads) : 0;
     const outline: [number, number][] = [[0, 0]];
     for (let index = 0; index < treads; index++)
-      outline.push([index * tread, (index + 1) * step - board.thickness], [(index + 1) * tread, (index + 1) * step - board.thickness]);
+      outline.push(
+        [index * tread, (index + 1) * step - board.thickness],
+        [(index + 1) * tread, (index + 1) * step - board.thickness],
+      );
     outline.push([run, rise - part('stringer').width > 0 ? rise - part('stringer').width : 0], [tread, 0]);
     return [
       view(
@@ -65,7 +94,13 @@ export const steps: Helper = {
           behind({ role: 'stringer', corners: outline }),
           ...repeated(treads, 1, (index) => index).flatMap((index) =>
             repeated(perTread, board.width + measure('gap'), (offset) =>
-              box('tread_board', index * tread + offset, (index + 1) * step - board.thickness, Math.min(board.width, tread - offset), board.thickness),
+              box(
+                'tread_board',
+                index * tread + offset,
+                (index + 1) * step - board.thickness,
+                Math.min(board.width, tread - offset),
+                board.thickness,
+              ),
             ),
           ),
         ],
@@ -74,10 +109,14 @@ export const steps: Helper = {
       view(
         'Front',
         [
-          ...repeated(part('stringer').count, part('stringer').count > 1 ? (wide - thick) / (part('stringer').count - 1) : 0, (offset) =>
-            behind(box('stringer', offset, 0, thick, treads * step)),
+          ...repeated(
+            part('stringer').count,
+            part('stringer').count > 1 ? (wide - thick) / (part('stringer').count - 1) : 0,
+            (offset) => behind(box('stringer', offset, 0, thick, treads * step)),
           ),
-          ...repeated(treads, step, (offset) => box('tread_board', 0, offset + step - board.thickness, wide, board.thickness)),
+          ...repeated(treads, step, (offset) =>
+            box('tread_board', 0, offset + step - board.thickness, wide, board.thickness),
+          ),
         ],
         [along(0, wide, 0)],
       ),
@@ -96,4 +135,4 @@ export const steps: Helper = {
       largestGap: null,
     },
   ],
-}; // prettier-ignore
+};
