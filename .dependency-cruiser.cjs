@@ -1,5 +1,5 @@
 /** Arrows point down only: app → features → (ui, data, planning) → core, and in core only up the list. */
-const CORE = ['measure', 'wood', 'project', 'takeoff', 'prices', 'plan', 'budget', 'compare', 'formats'];
+const CORE = ['units', 'lumber', 'project', 'takeoff', 'pricing', 'plan', 'budget', 'compare', 'io'];
 const tests = '\\.test\\.tsx?$|^src/core/testing\\.ts$';
 
 const layer = (name, from, to, pathNot) => ({

@@ -3,7 +3,7 @@
  * medians of five, in Chromium; and the core's share of it on Node.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
+import { readPrices, rowsForBook, writeProjectFile } from '@/core/io';
 import { firstPlan, planInput } from '@/core/plan';
 import {
   apply,

@@ -15,15 +15,15 @@ import {
   type PlanInput,
   type Solver,
 } from '@/core/plan';
-import { sharesOf } from '@/core/plan/exact/share';
-import { asTerms, modesOf, tillProgram } from '@/core/plan/exact/till';
+import { subproblemsOf } from '@/core/plan/exact/share';
+import { asTerms, storeScenarios, roundingModel } from '@/core/plan/exact/till';
 import { room } from '@/core/plan/packBoards';
 import { faultsOf, fromCsv } from '@/core/testing';
 import { CUTTING, PARTED, SHEETS, type PlanCase } from './planCases';
 
 const RUNS = 5;
 /** More columns than these are not handed over: the text of the model alone would fill the memory. */
-const MOST_COLUMNS = 120_000;
+const MAX_COLUMNS = 120_000;
 
 const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
@@ -36,20 +36,20 @@ const timed = <T>(work: () => T): { seconds: number; made: T } => {
 
 /** The whole case as one model: every piece on one of many boards; the stores of the best plan are given to it. */
 const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: number): string => {
-  const shares = sharesOf(input);
+  const shares = subproblemsOf(input);
   const used = new Set(plan.stores.map(({ storeId }) => storeId));
-  const mode = modesOf(input).find(
+  const mode = storeScenarios(input).find(
     ({ stores, free }) =>
       free.size === 0 && stores.size === used.size && [...used].every((id) => stores.has(id)),
   );
-  if (!mode || shares.some(({ wood }) => wood.spaces.some(({ isParted }) => isParted)))
+  if (!mode || shares.some(({ wood }) => wood.generators.some(({ isParted }) => isParted)))
     return 'no such model';
-  const { program, tagsOf } = tillProgram(input, shares, mode);
+  const { program, tagsOf } = roundingModel(input, shares, mode);
   const add = (upper: number): number => {
     program.cost.push(0);
     program.lower.push(0);
     program.upper.push(upper);
-    program.whole.push(true);
+    program.integer.push(true);
     return program.cost.length - 1;
   };
   for (const share of shares) {
@@ -80,7 +80,7 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
     types.forEach(({ demand }, type) =>
       program.rows.push({ lower: demand, upper: Infinity, terms: put[type] ?? [] }),
     );
-    if (program.cost.length > MOST_COLUMNS) return `over ${MOST_COLUMNS} columns`;
+    if (program.cost.length > MAX_COLUMNS) return `over ${MAX_COLUMNS} columns`;
   }
   const { seconds: took, made } = timed(() => solver.mip(program, { seconds, gap: 0.9 }));
   const cost = made.values ? `${((made.objective / plan.total) * 100).toFixed(1)} %` : 'nothing found';

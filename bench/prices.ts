@@ -5,7 +5,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { readPrices, rowsForBook } from '@/core/formats';
+import { readPrices, rowsForBook } from '@/core/io';
 import { emptyBook, emptyHistory, type Book } from '@/core/project';
 import { DEFAULT_SETTINGS, packBook, packSettings } from '@/data/records';
 import { launch, serve, visit, WIDE } from '../e2e/browser';

@@ -1,5 +1,5 @@
 import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { readParts, writeProjectFile } from '@/core/formats';
+import { readParts, writeProjectFile } from '@/core/io';
 import { emptyBook, emptyProject } from '@/core/project';
 import { counter, must } from '@/core/testing';
 import { launch, PHONE, serve, visit, WIDE } from './browser';

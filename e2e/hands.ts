@@ -69,12 +69,12 @@ export const keyboard = (page: Page): Hands => ({
 const hasFocus = (target: Locator): Promise<boolean> =>
   target.evaluate((element) => element === document.activeElement);
 
-const MOST_TABS = 220;
+const MAX_TABS = 220;
 
 /** Presses Tab until `target` has the focus: what cannot be reached so fails. */
 const tabTo = async (page: Page, target: Locator): Promise<void> => {
   await target.waitFor();
-  for (let tabs = 0; tabs < MOST_TABS; tabs++) {
+  for (let tabs = 0; tabs < MAX_TABS; tabs++) {
     if (await hasFocus(target)) return;
     await page.keyboard.press('Tab');
   }

@@ -1,7 +1,7 @@
 /** Makes the sample projects in demo/ from the helpers, with the prices in demo/source. Run by `npm run demo`. */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { baselineOf, purchaseLine } from '@/core/budget';
-import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/formats';
+import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/io';
 import { firstPlan, planInput } from '@/core/plan';
 import {
   apply,
@@ -17,7 +17,7 @@ import {
   type Project,
   type Store,
 } from '@/core/project';
-import { buildMade, helperOf, usualAnswers, type Told } from '@/core/takeoff';
+import { buildMade, helperOf, usualAnswers, type HelperInput } from '@/core/takeoff';
 import type { Result } from '@/core/result';
 
 const read = (name: string) => readFileSync(`demo/source/${name}`, 'utf8');
@@ -65,7 +65,7 @@ const book = (file: string, unit: 'in' | 'mm', currency: string): Book => {
 interface SampleGroup {
   helper: string;
   name: string;
-  told: Told;
+  told: HelperInput;
   materials: string[];
   exposure: Exposure;
   copies?: number;
@@ -154,7 +154,15 @@ const bought = (project: Project, from: Book, storeId: string, date: string): Pr
           store: store.name,
           note: '',
           lines: [
-            purchaseLine(price.item, buy.pack, buy.qty, buy.paid, store, project.settings, project.currency),
+            purchaseLine(
+              price.item,
+              buy.pack,
+              buy.qty,
+              buy.costWithTax,
+              store,
+              project.settings,
+              project.currency,
+            ),
           ],
         };
       }),

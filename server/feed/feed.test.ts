@@ -8,7 +8,7 @@ import { feed } from '.';
 import { catalogueOf, STORES } from './catalogue';
 import { changedOn, dayNumber, isOut, isoOf, priceOn } from './movement';
 import schema from './feed.schema.json';
-import { boardFeet, parseSection } from '../../src/core/wood';
+import { boardFeet, parseSection } from '../../src/core/lumber';
 
 interface Answer {
   prices: { item: string; price: number; available: number | null; date: string }[];

@@ -12,7 +12,7 @@ export interface FeedOptions {
 }
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
-const MOST_LATENCY = 10_000;
+const MAX_LATENCY = 10_000;
 
 /** A price as it is told. */
 type Told = Omit<CatalogueItem, 'base'> & { price: number; available: number | null; date: string };
@@ -56,7 +56,7 @@ export const feed = ({ today, switches }: FeedOptions): Router => {
     response.status(status).json({ error });
   if (switches)
     router.use((request, response, next) => {
-      const latency = Math.min(MOST_LATENCY, Number(request.query['latency'] ?? 0) || 0);
+      const latency = Math.min(MAX_LATENCY, Number(request.query['latency'] ?? 0) || 0);
       const answer = request.query['answer'];
       setTimeout(() => {
         if (answer === 'error')

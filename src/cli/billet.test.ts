@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import type { JsonPlan } from '@/core/formats';
+import type { JsonPlan } from '@/core/io';
 import { readArguments } from './arguments';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'billet-'));

@@ -1,6 +1,6 @@
 /** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
 import loadHighs from 'highs';
-import { planText, planToJson, readPlan } from '@/core/formats';
+import { planText, planToJson, readPlan } from '@/core/io';
 import { againstProject, bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan';
 import type { Problem } from '@/core/result';
 import { readArguments, USAGE, type Arguments } from './arguments';

@@ -8,11 +8,11 @@ import {
   rowsForBook,
   type FileSettings,
   type OwnedRow,
-} from '@/core/formats';
+} from '@/core/io';
 import { ownedOf, planInput, type PlanInput } from '@/core/plan';
 import { emptyBook, emptyProject, type Book, type Project } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
-import { nameKey } from '@/core/wood';
+import { nameKey } from '@/core/lumber';
 import type { Arguments } from './arguments';
 
 /** What a plan is made for: a project, its prices, and what is owned beside its purchases. */

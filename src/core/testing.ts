@@ -1,5 +1,5 @@
-import { readParts, readPrices, rowsForBook } from './formats';
-import type { LengthUnit } from './measure';
+import { readParts, readPrices, rowsForBook } from './io';
+import type { LengthUnit } from './units';
 import { againstProject, checkPlan, firstPlan, planInput, type Plan, type PlanToCheck } from './plan';
 import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
 import type { Result } from './result';

@@ -10,7 +10,7 @@ import {
   measure,
   type Project,
 } from '@/core/project';
-import { materialOf } from '@/core/wood';
+import { materialOf } from '@/core/lumber';
 import {
   migrate,
   newProjectRecord,

@@ -1,5 +1,5 @@
-import { MICROS } from '@/core/measure';
-import { seenOf } from '@/core/prices';
+import { MICROS } from '@/core/units';
+import { normalisedPrice } from '@/core/pricing';
 import { isLike } from './drafts';
 import { observationsOf, type FeedAnswer } from './feed';
 import { validateStorePrices, validateStores } from './feedSchemas.generated';
@@ -44,7 +44,7 @@ test('what a service tells becomes observations of the store of the book', () =>
     date: '2026-11-20',
     minQty: 1,
   });
-  expect(price && seenOf(price)?.unitPrice).toBe(3.98 * MICROS);
+  expect(price && normalisedPrice(price)?.unitPrice).toBe(3.98 * MICROS);
   expect(price?.item.length?.ticks).toBe(96 * 8128);
 });
 

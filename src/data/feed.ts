@@ -1,6 +1,6 @@
 import { useQuery, useQueries } from '@tanstack/react-query';
 import { validateStorePrices, validateStores } from './feedSchemas.generated';
-import { fromMm, MICROS, writeLength } from '@/core/measure';
+import { fromMm, MICROS, writeLength } from '@/core/units';
 import {
   itemName,
   type Item,

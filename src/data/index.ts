@@ -9,4 +9,4 @@ export * from './files';
 export * from './ids';
 export * from './drafts';
 export * from './feed';
-export * from './room';
+export * from './storageUsage';

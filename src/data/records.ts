@@ -23,8 +23,8 @@ import {
   type Measure,
   type Project,
 } from '@/core/project';
-import { packColumns, unpackColumns } from '@/core/formats';
-import type { LengthUnit } from '@/core/measure';
+import { packColumns, unpackColumns } from '@/core/io';
+import type { LengthUnit } from '@/core/units';
 import { ok, type Problem, type Result } from '@/core/result';
 
 /** A project as it is kept: with its revision, for the second tab, and its changes, for undo. */

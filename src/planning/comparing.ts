@@ -2,7 +2,7 @@ import { startTransition, useEffect, useMemo, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import { freshMaterials, type BreakEven, type Proposal, type Saving } from '@/core/compare';
-import type { Minor } from '@/core/measure';
+import type { Minor } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';

@@ -2,8 +2,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { useQueries, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { wrap, type Remote } from 'comlink';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
-import type { Minor } from '@/core/measure';
-import { bestOf, planCost, shownPlan, type Plan, type Planned, type Progress } from '@/core/plan';
+import type { Minor } from '@/core/units';
+import { bestOf, planCost, shownPlan, type Plan, type PreviousPlan, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import { againstOf, askedOf, bestKey, fingerprint, KEPT, type Asked } from './asked';
 import type { Planner } from './plan.worker';
@@ -68,9 +68,9 @@ export const usePlan = (project: Project, book: Book): PlanView => {
 };
 
 /** What was planned last of each project: what is left of it stays while it is bought. */
-const lastPlans = new Map<string, Planned>();
+const lastPlans = new Map<string, PreviousPlan>();
 
-const lastOf = (plan: Plan, { parts, settings, unit, currency, owned }: Asked['input']): Planned => ({
+const lastOf = (plan: Plan, { parts, settings, unit, currency, owned }: Asked['input']): PreviousPlan => ({
   plan,
   input: { parts, settings, unit, currency, owned },
 });

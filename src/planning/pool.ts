@@ -14,9 +14,9 @@ interface Hand {
   comparer: Remote<Comparer>;
 }
 
-const MOST_WORKERS = 4;
+const MAX_WORKERS = 4;
 /** One core is left to the page. */
-const size = (): number => Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency - 1));
+const size = (): number => Math.max(1, Math.min(MAX_WORKERS, navigator.hardwareConcurrency - 1));
 
 const waiting: Job[] = [];
 const idle: Hand[] = [];

@@ -1,14 +1,8 @@
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
-import {
-  packColumns,
-  previewPrices,
-  type Preview,
-  type PreviewOptions,
-  type PreviewRow,
-} from '@/core/formats';
+import { packColumns, previewPrices, type Preview, type PreviewOptions, type PreviewRow } from '@/core/io';
 import type { Book, Price, Store } from '@/core/project';
-import type { Meaning } from '@/core/prices';
+import type { Meaning } from '@/core/pricing';
 import type { Problem, Result } from '@/core/result';
 
 /** What of a sheet is taken: which rows by what they mean. */

@@ -2,8 +2,8 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { TOUCH, useIsWide } from './layout';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 export interface Action {
   title: string;
@@ -35,7 +35,7 @@ export const ActionMenu = ({
 };
 
 const Opened = ({ label, actions, onClose }: { label: string; actions: Action[]; onClose: () => void }) => {
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   const list = useRef<View>(null);
   const items = (): HTMLElement[] => [
@@ -68,7 +68,11 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
         role="menu"
         aria-label={label}
         {...({ onKeyDown } as object)}
-        style={[styles.list, isWide && styles.wide, { backgroundColor: ink.card, borderColor: ink.ink }]}
+        style={[
+          styles.list,
+          isWide && styles.wide,
+          { backgroundColor: colors.card, borderColor: colors.ink },
+        ]}
       >
         {actions.map(({ title, run }) => (
           <Pressable
@@ -80,11 +84,11 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
             }}
             style={(state) => [
               styles.item,
-              { borderColor: ink.hairline },
-              (state as { hovered?: boolean }).hovered && { backgroundColor: ink.pale },
+              { borderColor: colors.hairline },
+              (state as { hovered?: boolean }).hovered && { backgroundColor: colors.pale },
             ]}
           >
-            <Words>{title}</Words>
+            <Text>{title}</Text>
           </Pressable>
         ))}
       </View>

@@ -1,10 +1,10 @@
 import { startTransition, useState, type ComponentProps, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { BarsChart, SpentChart } from './charts';
-import { later } from './later';
+import { lazyScreen } from './lazyScreen';
 
-const Chart = later(async () => (await import('./charts')).BarsChart);
-const OverTime = later(async () => (await import('./charts')).SpentChart);
+const Chart = lazyScreen(async () => (await import('./charts')).BarsChart);
+const OverTime = lazyScreen(async () => (await import('./charts')).SpentChart);
 
 /** Sums of money as bars, as wide as there is room; its code is fetched when it is first drawn. */
 export const Bars = (props: Omit<ComponentProps<typeof BarsChart>, 'width'>) => (

@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { Caution } from '@/core/wood';
+import type { Caution } from '@/core/lumber';
 import { Icon } from './icons';
-import { Band, Row } from './rows';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { SectionHeader, Row } from './rows';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 /** Cautions in one line of titles; a press says them in full. Never in the way. */
 export const Cautions = ({ cautions }: { cautions: Caution[] }) => {
   const [isOpen, setIsOpen] = useState(false);
-  const ink = useInk();
+  const colors = useColors();
   if (cautions.length === 0) return null;
   const titles = cautions.map(({ title }) => title).join(' · ');
   return (
     <View role="region" aria-label="Take care">
-      <Band
+      <SectionHeader
         title="Take care"
         note={isOpen ? 'less' : titles}
         label={`Take care: ${titles}`}
@@ -24,22 +24,22 @@ export const Cautions = ({ cautions }: { cautions: Caution[] }) => {
         ? cautions.map(({ id, title, sentence, source }) => (
             <Row key={id} style={styles.row}>
               <View style={styles.line}>
-                <Icon name="warning" size={18} color={ink.soft} />
+                <Icon name="warning" size={18} color={colors.soft} />
                 <View style={styles.grow}>
-                  <Words size="strong">{title}</Words>
-                  <Words size="small">{sentence}</Words>
-                  <Words size="small" tone="soft">
+                  <Text size="strong">{title}</Text>
+                  <Text size="small">{sentence}</Text>
+                  <Text size="small" tone="soft">
                     {`By ${source}.`}
-                  </Words>
+                  </Text>
                 </View>
               </View>
             </Row>
           ))
         : null}
       {isOpen ? (
-        <Words size="small" tone="soft" style={styles.last}>
+        <Text size="small" tone="soft" style={styles.last}>
           The tool’s manual, the product’s own sheet, local codes and licensed practice come first.
-        </Words>
+        </Text>
       ) : null}
     </View>
   );

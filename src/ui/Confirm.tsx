@@ -1,8 +1,8 @@
 import { Dialog, Portal } from 'react-native-paper';
 import { StyleSheet } from 'react-native';
 import { Button } from './Button';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 interface Props {
   title: string;
@@ -14,19 +14,19 @@ interface Props {
 
 /** Asks before something goes; says what else goes with it. */
 export const Confirm = ({ title, text, verb, onConfirm, onClose }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Portal>
-      <Dialog visible onDismiss={onClose} style={[styles.dialog, { borderColor: ink.ink }]}>
+      <Dialog visible onDismiss={onClose} style={[styles.dialog, { borderColor: colors.ink }]}>
         <Dialog.Title>{title}</Dialog.Title>
         <Dialog.Content>
-          <Words>{text}</Words>
+          <Text>{text}</Text>
         </Dialog.Content>
         <Dialog.Actions>
           <Button onPress={onClose}>Cancel</Button>
           <Button
             mode="contained"
-            buttonColor={ink.red}
+            buttonColor={colors.red}
             onPress={() => {
               onConfirm();
               onClose();

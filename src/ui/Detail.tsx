@@ -4,9 +4,9 @@ import { Modal, Portal } from 'react-native-paper';
 import { useIsWide } from './layout';
 import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
-import { useInk } from './theme';
+import { useColors } from './theme';
 import { ScrollContext } from './VirtualList';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface DetailProps {
   title: string;
@@ -20,7 +20,7 @@ interface DetailProps {
 
 /** What is chosen in a list: a page over it on a phone, a column beside it on a wide screen. */
 export const Detail = (props: DetailProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   if (isWide) return <DetailBody {...props} />;
   return (
@@ -28,7 +28,7 @@ export const Detail = (props: DetailProps) => {
       <Modal
         visible
         onDismiss={props.onClose}
-        contentContainerStyle={[styles.page, { backgroundColor: ink.card }]}
+        contentContainerStyle={[styles.page, { backgroundColor: colors.card }]}
         style={styles.modal}
       >
         <DetailBody {...props} />
@@ -38,7 +38,7 @@ export const Detail = (props: DetailProps) => {
 };
 
 const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const padRoom = usePadRoom();
   const isWide = useIsWide();
   const body = useRef<View>(null);
@@ -65,15 +65,15 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
       aria-label={title}
       tabIndex={-1}
     >
-      <View style={[styles.detailHead, { borderColor: ink.hairline }]}>
-        <Words size="title" style={styles.grow} numberOfLines={1}>
+      <View style={[styles.detailHead, { borderColor: colors.hairline }]}>
+        <Text size="title" style={styles.grow} numberOfLines={1}>
           {title}
-        </Words>
+        </Text>
         <IconAction icon="close" label="Close" onPress={onClose} />
       </View>
       {sight ? (
         <View style={[styles.parted, isWide && styles.beside]}>
-          <View style={[isWide ? styles.sightWide : styles.sight, { borderColor: ink.hairline }]}>
+          <View style={[isWide ? styles.sightWide : styles.sight, { borderColor: colors.hairline }]}>
             {sight}
           </View>
           <ScrollView style={styles.scroll} contentContainerStyle={styles.fields}>
@@ -88,14 +88,14 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
           <ScrollContext value={scroller}>{children}</ScrollContext>
         </ScrollView>
       )}
-      {foot ? <View style={[styles.foot, { borderColor: ink.hairline }]}>{foot}</View> : null}
+      {foot ? <View style={[styles.foot, { borderColor: colors.hairline }]}>{foot}</View> : null}
     </View>
   );
 };
 
 /** A dialog of its own, over everything: for what begins or ends something. */
 export const Sheet = (props: DetailProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   return (
     <Portal>
@@ -105,7 +105,7 @@ export const Sheet = (props: DetailProps) => {
         style={styles.modal}
         contentContainerStyle={[
           isWide ? (props.sight ? styles.wideSheet : styles.sheet) : styles.page,
-          { backgroundColor: ink.card, borderColor: ink.ink },
+          { backgroundColor: colors.card, borderColor: colors.ink },
         ]}
       >
         <DetailBody {...props} />

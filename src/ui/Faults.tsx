@@ -1,24 +1,24 @@
 import { StyleSheet, View } from 'react-native';
 import type { Problem } from '@/core/result';
-import { Words } from './Words';
-import { useInk } from './theme';
+import { Text } from './Text';
+import { useColors } from './theme';
 
 /** Every fault of a file, each with its place. */
 export const Faults = ({ file, problems }: { file: string; problems: Problem[] }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View style={styles.faults}>
-      <Words>
+      <Text>
         {file} has {problems.length} {problems.length === 1 ? 'fault' : 'faults'}. Mend{' '}
         {problems.length === 1 ? 'it' : 'them'} in the file and open it again; nothing here was changed.
-      </Words>
+      </Text>
       <View role="list" style={styles.list}>
         {problems.map(({ place, sentence }, index) => (
-          <View key={index} role="listitem" style={[styles.fault, { borderColor: ink.red }]}>
-            <Words size="small" tone="bad">
+          <View key={index} role="listitem" style={[styles.fault, { borderColor: colors.red }]}>
+            <Text size="small" tone="bad">
               {place}
-            </Words>
-            <Words>{sentence}</Words>
+            </Text>
+            <Text>{sentence}</Text>
           </View>
         ))}
       </View>

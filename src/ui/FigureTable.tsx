@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 /** The figures behind a chart: a table that is read row by row, its first column words and the others sums. */
 export const FigureTable = ({
@@ -12,33 +12,33 @@ export const FigureTable = ({
   columns: string[];
   rows: { key: string; cells: string[]; isSum?: boolean }[];
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View
       role="table"
       aria-label={about}
-      style={[styles.table, { backgroundColor: ink.card, borderColor: ink.hairline }]}
+      style={[styles.table, { backgroundColor: colors.card, borderColor: colors.hairline }]}
     >
-      <View role="row" style={[styles.row, { borderColor: ink.hairline }]}>
+      <View role="row" style={[styles.row, { borderColor: colors.hairline }]}>
         {columns.map((column, index) => (
           <View key={column} role="columnheader" style={index === 0 ? styles.first : styles.cell}>
-            <Words size="small" tone="soft" align={index === 0 ? 'left' : 'right'}>
+            <Text size="small" tone="soft" align={index === 0 ? 'left' : 'right'}>
               {column}
-            </Words>
+            </Text>
           </View>
         ))}
       </View>
       {rows.map(({ key, cells, isSum }) => (
-        <View key={key} role="row" style={[styles.row, { borderColor: ink.hairline }]}>
+        <View key={key} role="row" style={[styles.row, { borderColor: colors.hairline }]}>
           {cells.map((cell, index) => (
             <View
               key={index}
               role={index === 0 ? 'rowheader' : 'cell'}
               style={index === 0 ? styles.first : styles.cell}
             >
-              <Words size={isSum ? 'strong' : 'small'} align={index === 0 ? 'left' : 'right'}>
+              <Text size={isSum ? 'strong' : 'small'} align={index === 0 ? 'left' : 'right'}>
                 {cell}
-              </Words>
+              </Text>
             </View>
           ))}
         </View>

@@ -10,11 +10,11 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import { Pressable, StyleSheet, View } from 'react-native';
-import type { LengthUnit } from '@/core/measure';
+import type { LengthUnit } from '@/core/units';
 import { useIsWide } from './layout';
 import { eraseUnit, typeKey, type Edited } from './padEdits';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 /** The field that the keypad writes into. */
 interface Target {
@@ -130,7 +130,7 @@ export const usePad = (
 };
 
 const Keys = ({ target }: { target: Target }) => {
-  const ink = useInk();
+  const colors = useColors();
   const edit = (by: (edited: Edited) => Edited) => {
     const { input } = target;
     const caret = input.selectionStart ?? input.value.length;
@@ -150,7 +150,7 @@ const Keys = ({ target }: { target: Target }) => {
   const units = target.unit === 'in' ? ['ft', 'in', 'mm'] : ['mm', 'cm', 'm'];
   return (
     <View
-      style={[styles.pad, { backgroundColor: ink.paper, borderColor: ink.ink }]}
+      style={[styles.pad, { backgroundColor: colors.paper, borderColor: colors.ink }]}
       role="group"
       aria-label="Keypad for lengths"
       testID="keypad"
@@ -194,7 +194,7 @@ const Key = ({
   isFraction?: boolean;
   isDone?: boolean;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Pressable
       role="button"
@@ -208,14 +208,20 @@ const Key = ({
         isFraction && styles.fraction,
         isDone && styles.done,
         {
-          borderColor: ink.hairline,
-          backgroundColor: isDone ? ink.spruce : pressed ? ink.pale : isFraction ? ink.paper : ink.card,
+          borderColor: colors.hairline,
+          backgroundColor: isDone
+            ? colors.spruce
+            : pressed
+              ? colors.pale
+              : isFraction
+                ? colors.paper
+                : colors.card,
         },
       ]}
     >
-      <Words size={isFraction ? 'small' : 'body'} style={isDone ? { color: ink.card } : null}>
+      <Text size={isFraction ? 'small' : 'body'} style={isDone ? { color: colors.card } : null}>
         {word}
-      </Words>
+      </Text>
     </Pressable>
   );
 };

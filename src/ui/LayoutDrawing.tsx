@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import Svg, { G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { FONTS, useInk } from './theme';
+import { FONTS, useColors } from './theme';
 
 /** A piece to draw: its corners in board coordinates, and what is written on it. */
 export interface DrawnPiece {
@@ -57,7 +57,7 @@ export const LayoutDrawing = ({
   onPiece,
   label,
 }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const [screen, setScreen] = useState(340);
   const wide = screen * zoom;
   const scale = (wide - 2) / longest;
@@ -76,7 +76,7 @@ export const LayoutDrawing = ({
     >
       <InPane isScrolled={zoom > 1} label={label}>
         <Svg width={wide} height={height + 2} role="img" aria-label={label}>
-          <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={ink.hairline} />
+          <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={colors.hairline} />
           {offcuts.map((offcut, index) => {
             const along = offcut.length * scale;
             const high = offcut.width * across;
@@ -87,8 +87,8 @@ export const LayoutDrawing = ({
                   y={Y(offcut.y + offcut.width)}
                   width={Math.max(0, along - 0.5)}
                   height={high}
-                  fill={ink.card}
-                  stroke={ink.soft}
+                  fill={colors.card}
+                  stroke={colors.soft}
                   strokeDasharray="4 3"
                 />
                 {offcut.size.length * LETTER < along - 6 && high > 16 ? (
@@ -96,7 +96,7 @@ export const LayoutDrawing = ({
                     x={X(offcut.x) + along / 2}
                     y={Y(offcut.y) - high / 2 + 5}
                     text={offcut.size}
-                    color={ink.soft}
+                    color={colors.soft}
                   />
                 ) : null}
               </G>
@@ -121,30 +121,35 @@ export const LayoutDrawing = ({
                 <Polygon
                   points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
                   fill={color}
-                  stroke={isChosen ? ink.spruce : ink.onWood}
+                  stroke={isChosen ? colors.spruce : colors.onWood}
                   strokeWidth={isChosen ? 3 : 1.2}
                 />
                 {kind === 'sheet' ? (
                   <Path
                     d={grain(left, right, top, bottom)}
-                    stroke={ink.onWood}
+                    stroke={colors.onWood}
                     strokeOpacity={0.12}
                     fill="none"
                   />
                 ) : null}
                 {isTall && !inOneLine && fitting([name], room) && fitting([size], room) ? (
                   <>
-                    <Label x={(left + right) / 2} y={(top + bottom) / 2 - 3} text={name} color={ink.onWood} />
+                    <Label
+                      x={(left + right) / 2}
+                      y={(top + bottom) / 2 - 3}
+                      text={name}
+                      color={colors.onWood}
+                    />
                     <Label
                       x={(left + right) / 2}
                       y={(top + bottom) / 2 + 14}
                       text={size}
-                      color={ink.onWood}
+                      color={colors.onWood}
                     />
                   </>
                 ) : text && bottom - top > 15 ? (
                   places(left, right, screen).map((x) => (
-                    <Label key={x} x={x} y={(top + bottom) / 2 + 5} text={text} color={ink.onWood} />
+                    <Label key={x} x={x} y={(top + bottom) / 2 + 5} text={text} color={colors.onWood} />
                   ))
                 ) : null}
               </G>

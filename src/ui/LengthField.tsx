@@ -1,4 +1,4 @@
-import { formatLength, parseLength, type LengthUnit } from '@/core/measure';
+import { formatLength, parseLength, type LengthUnit } from '@/core/units';
 import type { Measure } from '@/core/project';
 import type { Result } from '@/core/result';
 import { ReadField, type TextFieldProps } from './fields';

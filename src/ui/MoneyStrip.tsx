@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import Svg, { Defs, Line, Path, Pattern, Rect } from 'react-native-svg';
 import { useId } from 'react';
-import { useInk } from './theme';
+import { useColors } from './theme';
 import { Icon } from './icons';
-import { Words } from './Words';
+import { Text } from './Text';
 
 interface Props {
   spent: number;
@@ -34,7 +34,7 @@ export const MoneyStrip = ({
   isIncomplete = false,
   size = 'full',
 }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const hatch = useId();
   const overHatch = useId();
   const heldHatch = useId();
@@ -49,9 +49,9 @@ export const MoneyStrip = ({
     <View>
       {size === 'full' ? (
         <View style={styles.above}>
-          <Words size="title" role="presentation">
+          <Text size="title" role="presentation">
             {format(total)}
-          </Words>
+          </Text>
           <Left left={left} target={target} format={format} />
         </View>
       ) : null}
@@ -62,12 +62,12 @@ export const MoneyStrip = ({
         aria-label={sentence(spent, toBuy, reserve, left, format)}
       >
         <Defs>
-          <Hatch id={hatch} step={8} color={ink.spruce} weight={2.2} />
-          <Hatch id={overHatch} step={8} color={ink.red} weight={2.6} />
+          <Hatch id={hatch} step={8} color={colors.spruce} weight={2.2} />
+          <Hatch id={overHatch} step={8} color={colors.red} weight={2.6} />
           <Hatch
             id={heldHatch}
             step={10}
-            color={left !== null && left < 0 ? ink.red : ink.soft}
+            color={left !== null && left < 0 ? colors.red : colors.soft}
             weight={1.2}
           />
         </Defs>
@@ -76,10 +76,10 @@ export const MoneyStrip = ({
           y={4}
           width={share(target ?? scale)}
           height={height}
-          fill={ink.wood.softwood}
+          fill={colors.wood.softwood}
           fillOpacity={0.45}
         />
-        <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={ink.wood.softwood} />
+        <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={colors.wood.softwood} />
         <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={`url(#${hatch})`} />
         {reserve > 0 ? (
           <Rect
@@ -88,7 +88,7 @@ export const MoneyStrip = ({
             width={share(reserve)}
             height={height}
             fill={`url(#${heldHatch})`}
-            stroke={ink.soft}
+            stroke={colors.soft}
           />
         ) : null}
         {target !== null && total > target ? (
@@ -98,7 +98,7 @@ export const MoneyStrip = ({
             width={share(total - target)}
             height={height}
             fill={`url(#${overHatch})`}
-            stroke={ink.red}
+            stroke={colors.red}
           />
         ) : null}
         <Rect
@@ -106,7 +106,7 @@ export const MoneyStrip = ({
           y={4}
           width={share(spent)}
           height={height}
-          fill={target !== null && spent > target ? ink.red : ink.spruce}
+          fill={target !== null && spent > target ? colors.red : colors.spruce}
         />
         <Rect
           x={0}
@@ -114,7 +114,7 @@ export const MoneyStrip = ({
           width={share(target ?? scale)}
           height={height}
           fill="none"
-          stroke={ink.soft}
+          stroke={colors.soft}
           strokeWidth={1}
         />
         {target !== null ? (
@@ -123,7 +123,7 @@ export const MoneyStrip = ({
             x2={share(target)}
             y1={0}
             y2={height + 8}
-            stroke={ink.ink}
+            stroke={colors.ink}
             strokeWidth={2.5}
           />
         ) : null}
@@ -148,21 +148,21 @@ const Left = ({
   target: number | null;
   format: (sum: number) => string;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   if (left === null)
     return (
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         no target
-      </Words>
+      </Text>
     );
   const of = target === null ? '' : ` of ${format(target)}`;
   if (left >= 0) return <Sum mark="bare" word={`left${of}`} sum={format(left)} />;
   return (
     <View style={styles.sum}>
-      <Icon name="warning" size={16} color={ink.red} />
-      <Words size="small" tone="bad" style={styles.over}>
+      <Icon name="warning" size={16} color={colors.red} />
+      <Text size="small" tone="bad" style={styles.over}>
         {format(-left)} over target{target === null ? '' : ` ${format(target)}`}
-      </Words>
+      </Text>
     </View>
   );
 };
@@ -188,28 +188,28 @@ const Hatch = ({ id, step, color, weight }: { id: string; step: number; color: s
 };
 
 const Sum = ({ mark, word, sum }: { mark: 'solid' | 'hatched' | 'bare'; word: string; sum: string }) => {
-  const ink = useInk();
+  const colors = useColors();
   const hatch = useId();
   return (
     <View style={styles.sum}>
       <Svg width={12} height={12} aria-hidden>
         <Defs>
-          <Hatch id={hatch} step={5} color={ink.spruce} weight={1.6} />
+          <Hatch id={hatch} step={5} color={colors.spruce} weight={1.6} />
         </Defs>
         <Rect
           x={0.5}
           y={0.5}
           width={11}
           height={11}
-          fill={mark === 'solid' ? ink.spruce : ink.wood.softwood}
+          fill={mark === 'solid' ? colors.spruce : colors.wood.softwood}
           fillOpacity={mark === 'bare' ? 0.45 : 1}
-          stroke={ink.soft}
+          stroke={colors.soft}
         />
         {mark === 'hatched' ? <Rect x={0.5} y={0.5} width={11} height={11} fill={`url(#${hatch})`} /> : null}
       </Svg>
-      <Words size="small">
+      <Text size="small">
         {sum} {word}
-      </Words>
+      </Text>
     </View>
   );
 };

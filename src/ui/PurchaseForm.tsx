@@ -2,8 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { purchaseLine } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { isDate } from '@/core/formats';
-import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/measure';
+import { isDate } from '@/core/io';
+import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
 import {
   CATEGORIES,
   tagName,
@@ -13,11 +13,11 @@ import {
   type Purchase,
   type Store,
 } from '@/core/project';
-import { nameKey } from '@/core/wood';
+import { nameKey } from '@/core/lumber';
 import { Button } from './Button';
 import { Detail } from './Detail';
 import { Choice, TextField } from './fields';
-import { Words } from './Words';
+import { Text } from './Text';
 
 const WORDS: { value: Category; label: string }[] = CATEGORIES.map((value) => ({
   value,
@@ -140,7 +140,7 @@ export const PurchaseForm = ({
       }
     >
       {isPlanned ? (
-        <Words tone="soft">{`At ${purchase.store}${isNew ? `, planned at ${formatMoney(planned, currency)}` : ''}.`}</Words>
+        <Text tone="soft">{`At ${purchase.store}${isNew ? `, planned at ${formatMoney(planned, currency)}` : ''}.`}</Text>
       ) : line.item.kind === 'hardware' ? (
         <TextField
           label="What was bought"

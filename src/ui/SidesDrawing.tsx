@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, G, Line, Polygon, Text as SvgText } from 'react-native-svg';
 import type { View as Side } from '@/core/takeoff';
-import { FONTS, useInk } from './theme';
+import { FONTS, useColors } from './theme';
 
 interface Props {
   views: Side[];
@@ -88,7 +88,7 @@ const OneSide = ({
   letterOf,
   say,
 }: Pick<Props, 'colorOf' | 'letterOf' | 'say'> & { side: Side; bounds: Bounds; scale: number }) => {
-  const ink = useInk();
+  const colors = useColors();
   const X = (x: number) => MARGIN + (x - bounds.left) * scale;
   const Y = (y: number) => HEAD + MARGIN + (bounds.high - (y - bounds.bottom)) * scale;
   const named = new Set<string>();
@@ -105,7 +105,7 @@ const OneSide = ({
   });
   return (
     <Svg width={bounds.wide * scale + 2 * MARGIN} height={bounds.high * scale + 2 * MARGIN + HEAD}>
-      <SvgText x={MARGIN} y={13} fill={ink.soft} fontSize={13} fontFamily={FONTS.regular}>
+      <SvgText x={MARGIN} y={13} fill={colors.soft} fontSize={13} fontFamily={FONTS.regular}>
         {side.title}
       </SvgText>
       {shapes.map((shape, index) => {
@@ -114,9 +114,9 @@ const OneSide = ({
           <Polygon
             key={index}
             points={shape.corners.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
-            fill={color ?? ink.card}
+            fill={color ?? colors.card}
             fillOpacity={shape.behind ? 0.55 : 1}
-            stroke={color ? ink.onWood : ink.soft}
+            stroke={color ? colors.onWood : colors.soft}
             strokeWidth={shape.behind ? 0.6 : 1}
             strokeDasharray={color ? undefined : '4 3'}
           />
@@ -125,12 +125,12 @@ const OneSide = ({
       {lettered.map(({ letter, isTag, x, y }) => (
         <G key={letter}>
           {isTag ? (
-            <Circle cx={x} cy={y} r={7.5} fill={ink.card} stroke={ink.soft} strokeWidth={0.8} />
+            <Circle cx={x} cy={y} r={7.5} fill={colors.card} stroke={colors.soft} strokeWidth={0.8} />
           ) : null}
           <SvgText
             x={x}
             y={y + 4}
-            fill={isTag ? ink.ink : ink.onWood}
+            fill={isTag ? colors.ink : colors.onWood}
             fontSize={isTag ? 10.5 : 12}
             fontFamily={FONTS.bold}
             textAnchor="middle"
@@ -149,7 +149,7 @@ const OneSide = ({
         const [x, y] = [(x1 + x2) / 2, (y1 + y2) / 2];
         return (
           <G key={index}>
-            <Line x1={x1} y1={y1} x2={x2} y2={y2} stroke={ink.soft} />
+            <Line x1={x1} y1={y1} x2={x2} y2={y2} stroke={colors.soft} />
             {[
               [x1, y1],
               [x2, y2],
@@ -160,13 +160,13 @@ const OneSide = ({
                 y1={endY - tick.y}
                 x2={endX + tick.x}
                 y2={endY + tick.y}
-                stroke={ink.soft}
+                stroke={colors.soft}
               />
             ))}
             <SvgText
               x={lies ? x : x + (away > 0 ? 13 : -5)}
               y={lies ? y + (away > 0 ? 15 : -5) : y}
-              fill={ink.ink}
+              fill={colors.ink}
               fontSize={13}
               fontFamily={FONTS.regular}
               textAnchor="middle"

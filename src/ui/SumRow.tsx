@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Row } from './rows';
-import { Words } from './Words';
+import { Text } from './Text';
 
 /** A sum with what it is, and under each in small print what it is made of and what it comes to in all. */
 export const SumRow = ({
@@ -20,19 +20,19 @@ export const SumRow = ({
   <Row style={styles.row} label={press?.label} onPress={press?.run}>
     <View style={styles.line}>
       <View style={styles.grow}>
-        <Words>{label}</Words>
-        <Words size="small" tone="soft">
+        <Text>{label}</Text>
+        <Text size="small" tone="soft">
           {about}
-        </Words>
+        </Text>
       </View>
       <View>
-        <Words size="strong" align="right">
+        <Text size="strong" align="right">
           {sum}
-        </Words>
+        </Text>
         {inAll ? (
-          <Words size="small" tone="soft" align="right">
+          <Text size="small" tone="soft" align="right">
             {inAll}
-          </Words>
+          </Text>
         ) : null}
       </View>
     </View>

@@ -1,6 +1,6 @@
 import type { CSSProperties, ReactNode } from 'react';
 import { TOUCH } from './layout';
-import { FONTS, useInk, type Ink } from './theme';
+import { FONTS, useColors, type Colors } from './theme';
 
 /**
  * Rows and cells of long tables, as plain elements of the page: dozens come and go with every frame that a table
@@ -22,9 +22,9 @@ interface Look {
   chosen: CSSProperties;
 }
 
-const looks = new WeakMap<Ink, Look>();
+const looks = new WeakMap<Colors, Look>();
 
-const lookOf = (ink: Ink): Look => {
+const lookOf = (ink: Colors): Look => {
   const held = looks.get(ink);
   if (held) return held;
   const cell: CSSProperties = {
@@ -73,14 +73,14 @@ const lookOf = (ink: Ink): Look => {
 const LINES = { whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' } as const;
 
 const Lines = ({ lines }: { lines: CellText[] }) => {
-  const ink = useInk();
-  const colors = { ink: ink.ink, soft: ink.soft, bad: ink.red };
+  const colors = useColors();
+  const toneColors = { ink: colors.ink, soft: colors.soft, bad: colors.red };
   return lines.map(({ text, tone, isStrong = false }, index) => (
     <span
       key={index}
       style={{
         ...LINES,
-        color: colors[tone],
+        color: toneColors[tone],
         fontFamily: isStrong ? FONTS.bold : FONTS.regular,
         fontSize: index === 0 ? 17 : 15,
         lineHeight: index === 0 ? '23px' : '20px',
@@ -93,12 +93,12 @@ const Lines = ({ lines }: { lines: CellText[] }) => {
 
 /** A row of a table. */
 export const TableRow = ({ children }: { children: ReactNode }) => (
-  <div style={lookOf(useInk()).row}>{children}</div>
+  <div style={lookOf(useColors()).row}>{children}</div>
 );
 
 /** What a row is about; marked at its edge. */
 export const TableName = ({ lines, isMarked }: { lines: CellText[]; isMarked: boolean }) => {
-  const look = lookOf(useInk());
+  const look = lookOf(useColors());
   return (
     <div style={isMarked ? look.marked : look.first}>
       <Lines lines={lines} />
@@ -118,7 +118,7 @@ export const TableCell = ({
   isChosen?: boolean;
   onPress?: () => void;
 }) => {
-  const look = lookOf(useInk());
+  const look = lookOf(useColors());
   const style = isChosen ? look.chosen : look.cell;
   return onPress ? (
     <button type="button" aria-label={label} onClick={onPress} style={{ ...style, cursor: 'pointer' }}>

@@ -1,12 +1,12 @@
 import Svg, { Circle, Polyline } from 'react-native-svg';
-import { useInk } from './theme';
+import { useColors } from './theme';
 
 const WIDTH = 44;
 const HEIGHT = 18;
 
 /** How a price moved, small: a stepped line that ends in a dot. Values are oldest first. */
 export const TrendLine = ({ values, label }: { values: number[]; label: string }) => {
-  const ink = useInk();
+  const colors = useColors();
   const least = Math.min(...values);
   const span = Math.max(...values) - least;
   const x = (index: number) => 3 + (index / Math.max(1, values.length - 1)) * (WIDTH - 6);
@@ -27,10 +27,10 @@ export const TrendLine = ({ values, label }: { values: number[]; label: string }
       <Polyline
         points={steps.map((at) => at.join(',')).join(' ')}
         fill="none"
-        stroke={ink.soft}
+        stroke={colors.soft}
         strokeWidth={1.5}
       />
-      <Circle cx={x(values.length - 1)} cy={y(last)} r={2.5} fill={ink.ink} />
+      <Circle cx={x(values.length - 1)} cy={y(last)} r={2.5} fill={colors.ink} />
     </Svg>
   );
 };

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { parseDecimal, parseMoney, symbol, toMain } from '@/core/measure';
+import { parseDecimal, parseMoney, symbol, toMain } from '@/core/units';
 import type { Work } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { ReadField } from './fields';

@@ -1,4 +1,4 @@
-import type { LengthUnit } from '@/core/measure';
+import type { LengthUnit } from '@/core/units';
 import type { Kind } from '@/core/project';
 
 /** Choices that more than one form offers, in the same words. */

@@ -1,13 +1,13 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type TextInputProps } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
-import type { LengthUnit } from '@/core/measure';
+import type { LengthUnit } from '@/core/units';
 import type { Result } from '@/core/result';
 import { Icon } from './icons';
 import { usePad } from './Keypad';
 import { TOUCH } from './layout';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 export interface TextFieldProps extends Pick<
   TextInputProps,
@@ -92,7 +92,7 @@ interface ChoiceProps<T extends string> {
 
 /** One of a few words, all in sight. Arrow keys move between them, as in any group of radio buttons. */
 export const Choice = <T extends string>({ label, value, options, onChange, children }: ChoiceProps<T>) => {
-  const ink = useInk();
+  const colors = useColors();
   const move = (by: number) => {
     const index = options.findIndex((option) => option.value === value);
     const next = options[(index + by + options.length) % options.length];
@@ -100,9 +100,9 @@ export const Choice = <T extends string>({ label, value, options, onChange, chil
   };
   return (
     <View role="radiogroup" aria-label={label}>
-      <Words size="small" tone="soft" style={styles.choiceLabel}>
+      <Text size="small" tone="soft" style={styles.choiceLabel}>
         {label}
-      </Words>
+      </Text>
       <View style={styles.choices}>
         {options.map((option, index) => {
           const isChosen = option.value === value;
@@ -130,13 +130,13 @@ export const Choice = <T extends string>({ label, value, options, onChange, chil
               style={[
                 styles.option,
                 {
-                  borderColor: isChosen ? ink.spruce : ink.soft,
-                  backgroundColor: isChosen ? ink.pale : 'transparent',
+                  borderColor: isChosen ? colors.spruce : colors.soft,
+                  backgroundColor: isChosen ? colors.pale : 'transparent',
                 },
                 isChosen && styles.chosen,
               ]}
             >
-              <Words size="body">{option.label}</Words>
+              <Text size="body">{option.label}</Text>
             </Pressable>
           );
         })}
@@ -147,7 +147,7 @@ export const Choice = <T extends string>({ label, value, options, onChange, chil
 };
 
 /** A box to tick, as large as a thumb. */
-export const Tick = ({
+export const Checkbox = ({
   isTicked,
   label,
   onPress,
@@ -156,7 +156,7 @@ export const Tick = ({
   label: string;
   onPress: () => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Pressable
       role="checkbox"
@@ -165,7 +165,7 @@ export const Tick = ({
       onPress={onPress}
       style={styles.tick}
     >
-      <Icon name={isTicked ? 'ticked' : 'unticked'} size={26} color={isTicked ? ink.spruce : ink.ink} />
+      <Icon name={isTicked ? 'ticked' : 'unticked'} size={26} color={isTicked ? colors.spruce : colors.ink} />
     </Pressable>
   );
 };

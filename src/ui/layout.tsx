@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { useInk } from './theme';
+import { useColors } from './theme';
 import { ScrollContext } from './VirtualList';
 
 /** The least side of anything that is touched. */
@@ -31,7 +31,7 @@ export const Columns = ({
   width?: 'reading' | 'all';
 }) => {
   const isWide = useIsWide();
-  const ink = useInk();
+  const colors = useColors();
   const [scroller, setScroller] = useState<HTMLElement | null>(null);
   return (
     <View style={styles.columns}>
@@ -48,7 +48,7 @@ export const Columns = ({
         </ScrollContext>
       </ScrollView>
       {isWide && detail ? (
-        <View style={[styles.detail, { borderColor: ink.hairline, backgroundColor: ink.card }]}>
+        <View style={[styles.detail, { borderColor: colors.hairline, backgroundColor: colors.card }]}>
           {detail}
         </View>
       ) : null}
@@ -57,7 +57,7 @@ export const Columns = ({
           tabIndex={0}
           role="region"
           aria-label="Beside the list"
-          style={[styles.beside, { borderColor: ink.hairline }]}
+          style={[styles.beside, { borderColor: colors.hairline }]}
         >
           {beside}
         </View>

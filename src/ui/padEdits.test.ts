@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { parseLength } from '@/core/measure';
+import { parseLength } from '@/core/units';
 import { eraseUnit, typeKey, type Edited } from './padEdits';
 
 const typed = (...keys: string[]): string =>

@@ -3,11 +3,11 @@ import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'rea
 import { IconButton, TouchableRipple } from 'react-native-paper';
 import type { IconName } from './icons';
 import { TOUCH } from './layout';
-import { useInk } from './theme';
-import { Words } from './Words';
+import { useColors } from './theme';
+import { Text } from './Text';
 
 /** A heading over a run of rows: what they are at the left, what they come to at the right. */
-export const Band = ({
+export const SectionHeader = ({
   title,
   note,
   onPress,
@@ -20,20 +20,20 @@ export const Band = ({
   label?: string;
   tone?: 'bad';
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const content = (
     <View style={styles.band}>
-      <Words size="strong" role="heading" tone={tone === 'bad' ? 'bad' : 'ink'} style={styles.bandTitle}>
+      <Text size="strong" role="heading" tone={tone === 'bad' ? 'bad' : 'ink'} style={styles.bandTitle}>
         {title}
-      </Words>
+      </Text>
       {note ? (
-        <Words size="small" tone="soft" align="right" style={styles.bandNote}>
+        <Text size="small" tone="soft" align="right" style={styles.bandNote}>
           {note}
-        </Words>
+        </Text>
       ) : null}
     </View>
   );
-  const frame = [styles.bandFrame, { borderColor: ink.hairline, backgroundColor: ink.paper }];
+  const frame = [styles.bandFrame, { borderColor: colors.hairline, backgroundColor: colors.paper }];
   if (!onPress) return <View style={frame}>{content}</View>;
   return (
     <View style={frame}>
@@ -58,10 +58,10 @@ export const Row = ({
   isChosen?: boolean;
   style?: StyleProp<ViewStyle>;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const frame = [
     styles.row,
-    { borderColor: ink.hairline, backgroundColor: isChosen ? ink.pale : ink.card },
+    { borderColor: colors.hairline, backgroundColor: isChosen ? colors.pale : colors.card },
     style,
   ];
   if (!onPress) return <View style={frame}>{children}</View>;
@@ -86,7 +86,7 @@ export const IconAction = ({
   disabled?: boolean;
   color?: string;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <IconButton
       icon={icon}
@@ -94,14 +94,14 @@ export const IconAction = ({
       accessibilityLabel={label}
       onPress={onPress}
       disabled={disabled}
-      iconColor={color ?? ink.ink}
+      iconColor={color ?? colors.ink}
       style={styles.iconAction}
     />
   );
 };
 
 /** Two to four views of one place, one of them open. */
-export const Segments = <T extends string>({
+export const SegmentedButtons = <T extends string>({
   value,
   options,
   onChange,
@@ -112,9 +112,9 @@ export const Segments = <T extends string>({
   onChange: (value: T) => void;
   label: string;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
-    <View style={[styles.segments, { borderColor: ink.ink }]} role="tablist" aria-label={label}>
+    <View style={[styles.segments, { borderColor: colors.ink }]} role="tablist" aria-label={label}>
       {options.map((option, index) => {
         const isOpen = option.value === value;
         return (
@@ -126,15 +126,15 @@ export const Segments = <T extends string>({
             style={[
               styles.segment,
               {
-                backgroundColor: isOpen ? ink.ink : 'transparent',
-                borderColor: ink.ink,
+                backgroundColor: isOpen ? colors.ink : 'transparent',
+                borderColor: colors.ink,
                 borderLeftWidth: index === 0 ? 0 : 1,
               },
             ]}
           >
-            <Words size="body" style={{ color: isOpen ? ink.paper : ink.ink }}>
+            <Text size="body" style={{ color: isOpen ? colors.paper : colors.ink }}>
               {option.label}
-            </Words>
+            </Text>
           </Pressable>
         );
       })}

@@ -1,4 +1,4 @@
-import { darkTheme, lightTheme, type Ink } from './theme';
+import { darkTheme, lightTheme, type Colors } from './theme';
 
 /** Relative luminance and contrast as in WCAG 2.2. */
 const luminance = (hex: string): number => {
@@ -20,7 +20,7 @@ test('the measure itself: black on white is 21 to 1 (WCAG 2.2)', () => {
 describe.each([
   ['light', lightTheme.ink],
   ['dark', darkTheme.ink],
-] as [string, Ink][])('%s', (_name, ink) => {
+] as [string, Colors][])('%s', (_name, ink) => {
   test('every word stands out by 4.5 to 1 from what it is written on', () => {
     const grounds = [ink.paper, ink.card, ink.pale];
     for (const ground of grounds)

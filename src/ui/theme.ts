@@ -1,9 +1,9 @@
 import { configureFonts, useTheme, type MD3Theme } from 'react-native-paper';
 import type { TextStyle } from 'react-native';
-import type { WoodTone } from '@/core/wood';
+import type { WoodTone } from '@/core/lumber';
 
 /** Paper and ink, and what is ours beside Paper's own colours. */
-export interface Ink {
+export interface Colors {
   paper: string;
   card: string;
   ink: string;
@@ -23,7 +23,7 @@ export interface Ink {
   onWood: string;
 }
 
-const WOOD: Ink['wood'] = {
+const WOOD: Colors['wood'] = {
   softwood: '#E2C292',
   treated: '#B9BE86',
   cedar: '#CC9068',
@@ -32,7 +32,7 @@ const WOOD: Ink['wood'] = {
   fibreboard: '#CDBCA0',
 };
 
-const LIGHT: Ink = {
+const LIGHT: Colors = {
   paper: '#F3EEE4',
   card: '#FBF8F2',
   ink: '#20302B',
@@ -48,7 +48,7 @@ const LIGHT: Ink = {
   onWood: '#20302B',
 };
 
-const DARK: Ink = {
+const DARK: Colors = {
   paper: '#171D1B',
   card: '#1F2725',
   ink: '#E9E4D8',
@@ -72,7 +72,7 @@ export const TABULAR: TextStyle = { fontVariant: ['tabular-nums'] };
 const fonts = configureFonts({ config: { fontFamily: FONTS.regular, fontWeight: '400', letterSpacing: 0 } });
 const heavier = { fontFamily: FONTS.medium, fontWeight: '400', letterSpacing: 0 } as const;
 
-const themeOf = (dark: boolean, ink: Ink): MD3Theme & { ink: Ink } => ({
+const themeOf = (dark: boolean, ink: Colors): MD3Theme & { ink: Colors } => ({
   dark,
   isV3: true,
   version: 3,
@@ -134,4 +134,4 @@ export const lightTheme = themeOf(false, LIGHT);
 export const darkTheme = themeOf(true, DARK);
 
 /** Our colours of the theme that holds. */
-export const useInk = (): Ink => useTheme<typeof lightTheme>().ink;
+export const useColors = (): Colors => useTheme<typeof lightTheme>().ink;

@@ -2,7 +2,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
 import { PaperProvider } from 'react-native-paper';
-import { parseCount } from '@/core/measure';
+import { parseCount } from '@/core/units';
 import type { Measure } from '@/core/project';
 import { Choice, lightTheme, LayoutDrawing, LengthField, MoneyStrip, paperIcon, ReadField } from '.';
 

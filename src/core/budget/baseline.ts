@@ -5,7 +5,7 @@ import {
   TICKS_PER_METRE,
   type LengthUnit,
   type Minor,
-} from '../measure';
+} from '../units';
 import { capital } from '../capital';
 import { shownPlan, type Plan } from '../plan';
 import {
@@ -20,8 +20,8 @@ import {
   type Item,
   type Project,
 } from '../project';
-import { nameKey } from '../wood';
-import { besideOf } from './beside';
+import { nameKey } from '../lumber';
+import { typedPriceLines } from './typedPriceLines';
 import { ledgerOf, paidInAll } from './ledger';
 import { categoryOf } from './purchase';
 import { hardwareItem, itemOfBuy } from './run';
@@ -60,16 +60,18 @@ const standingOf = (
     return {
       item,
       quantity: buy.qty * buy.pack,
-      paid: buy.paid,
+      paid: buy.costWithTax,
       category: categoryOf({ kind: buy.kind, name: buy.item }),
     };
   });
-  const beside = besideOf(project, book).map(({ item, quantity, paid, category }): BaselineLine => ({
-    item: hardwareItem(item),
-    quantity,
-    paid,
-    category,
-  }));
+  const beside = typedPriceLines(project, book).map(
+    ({ item, quantity, costWithTax, category }): BaselineLine => ({
+      item: hardwareItem(item),
+      quantity,
+      paid: costWithTax,
+      category,
+    }),
+  );
   const rest = (shown?.total ?? 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
   const paid = ledgerOf(project, book, plan);
   const of = (kind: string) => paidInAll(paid.filter((entry) => entry.kind === kind));
@@ -84,9 +86,9 @@ export interface Difference {
   planned: Minor;
   now: Minor;
   /** Each piece, foot or metre dearer or cheaper, for what is bought now. */
-  byPrice: Minor;
+  priceVariance: Minor;
   /** More or fewer of it, at the planned price. */
-  byQuantity: Minor;
+  quantityVariance: Minor;
   /** It was not in the plan at all. */
   forgotten: Minor;
   /** What the quantities count: pieces, or of boards of several lengths their length in ticks. */
@@ -123,8 +125,8 @@ export const differencesOf = (project: Project, book: Book, plan: Plan | null): 
             category,
             planned,
             now,
-            byPrice: now - planned,
-            byQuantity: 0,
+            priceVariance: now - planned,
+            quantityVariance: 0,
             forgotten: 0,
             per: 'piece',
             plannedQuantity: 1,
@@ -189,9 +191,9 @@ const difference = ({ item, category }: Sum, before: Sum | undefined, now: Sum |
     nowQuantity,
   } as const;
   if (!before || plannedQuantity === 0)
-    return { ...of, byPrice: 0, byQuantity: 0, forgotten: paid - planned };
-  const byQuantity = Math.round(((nowQuantity - plannedQuantity) * planned) / plannedQuantity);
-  return { ...of, byQuantity, byPrice: paid - planned - byQuantity, forgotten: 0 };
+    return { ...of, priceVariance: 0, quantityVariance: 0, forgotten: paid - planned };
+  const quantityVariance = Math.round(((nowQuantity - plannedQuantity) * planned) / plannedQuantity);
+  return { ...of, quantityVariance, priceVariance: paid - planned - quantityVariance, forgotten: 0 };
 };
 
 /** One reason why it comes to more or less than planned. */
@@ -205,31 +207,40 @@ export const reasonsOf = (differences: Difference[], currency: string, unit: Len
   const money = (sum: Minor) => formatMoney(Math.abs(sum), currency);
   return differences
     .flatMap((one): Reason[] => {
-      const { name, kind, per, byPrice, byQuantity, forgotten, nowQuantity, plannedQuantity } = one;
+      const { name, kind, per, priceVariance, quantityVariance, forgotten, nowQuantity, plannedQuantity } =
+        one;
       const more = (sum: number) => (sum > 0 ? 'more' : 'less');
       if (kind === 'trips')
-        return [{ sum: byPrice, text: `${name} came to ${money(byPrice)} ${more(byPrice)} than planned` }];
+        return [
+          {
+            sum: priceVariance,
+            text: `${name} came to ${money(priceVariance)} ${more(priceVariance)} than planned`,
+          },
+        ];
       if (kind === 'receipt')
         return [
-          { sum: byPrice, text: `Receipts came to ${money(byPrice)} ${more(byPrice)} than their lines` },
+          {
+            sum: priceVariance,
+            text: `Receipts came to ${money(priceVariance)} ${more(priceVariance)} than their lines`,
+          },
         ];
       const change = nowQuantity - plannedQuantity;
       const amount =
         per === 'length'
           ? `${formatLength(Math.abs(change), unit)} ${change > 0 ? 'more' : 'less'} of`
           : `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} ×`;
-      const each = nowQuantity === 0 ? 0 : byPrice / nowQuantity;
+      const each = nowQuantity === 0 ? 0 : priceVariance / nowQuantity;
       const perUnit = per === 'length' ? each * (unit === 'in' ? TICKS_PER_FOOT : TICKS_PER_METRE) : each;
       const rate = Math.abs(perUnit) >= 0.5 ? `${money(Math.round(perUnit))} ` : 'a little ';
       return [
         { sum: forgotten, text: `${capital(name)} was not in the plan` },
         {
-          sum: byQuantity,
+          sum: quantityVariance,
           text: nowQuantity === 0 ? `No ${name} after all` : `${capital(amount)} ${name} than planned`,
         },
         {
-          sum: byPrice,
-          text: `${capital(name)} cost ${rate}${byPrice > 0 ? 'more' : 'less'} ${per === 'length' ? (unit === 'in' ? 'a foot' : 'a metre') : 'each'} than planned`,
+          sum: priceVariance,
+          text: `${capital(name)} cost ${rate}${priceVariance > 0 ? 'more' : 'less'} ${per === 'length' ? (unit === 'in' ? 'a foot' : 'a metre') : 'each'} than planned`,
         },
       ];
     })
@@ -240,23 +251,26 @@ export const reasonsOf = (differences: Difference[], currency: string, unit: Len
 /** What came of them by category: the sum of each side. */
 export const differencesByCategory = (
   differences: Difference[],
-): Pick<Difference, 'category' | 'planned' | 'now' | 'byPrice' | 'byQuantity' | 'forgotten'>[] => {
+): Pick<
+  Difference,
+  'category' | 'planned' | 'now' | 'priceVariance' | 'quantityVariance' | 'forgotten'
+>[] => {
   const sums = new Map<Category, ReturnType<typeof differencesByCategory>[number]>();
-  for (const { category, planned, now, byPrice, byQuantity, forgotten } of differences) {
+  for (const { category, planned, now, priceVariance, quantityVariance, forgotten } of differences) {
     const held = sums.get(category) ?? {
       category,
       planned: 0,
       now: 0,
-      byPrice: 0,
-      byQuantity: 0,
+      priceVariance: 0,
+      quantityVariance: 0,
       forgotten: 0,
     };
     sums.set(category, {
       category,
       planned: held.planned + planned,
       now: held.now + now,
-      byPrice: held.byPrice + byPrice,
-      byQuantity: held.byQuantity + byQuantity,
+      priceVariance: held.priceVariance + priceVariance,
+      quantityVariance: held.quantityVariance + quantityVariance,
       forgotten: held.forgotten + forgotten,
     });
   }

@@ -28,7 +28,15 @@ const buy = (project: Project, book: ReturnType<typeof shelter>['book'], store: 
         store,
         note: '',
         lines: [
-          purchaseLine(item, line.pack, line.qty, line.paid, { taxFree: false }, project.settings, 'USD'),
+          purchaseLine(
+            item,
+            line.pack,
+            line.qty,
+            line.costWithTax,
+            { taxFree: false },
+            project.settings,
+            'USD',
+          ),
         ],
       };
     });

@@ -1,7 +1,7 @@
 import { fromCsv } from '../testing';
 import { firstPlan, planInput } from '../plan';
 import type { Project } from '../project';
-import { costsOf, eachOf, hardwareItem, inThePiece, worthOf } from '.';
+import { costsOf, eachOf, hardwareItem, inThePiece, pricingAnalysis } from '.';
 
 const { project } = fromCsv({
   parts: 'part,qty,section,length\nRail,1,2x4,40',
@@ -55,7 +55,7 @@ test('all in are travel by distance, power, hours at their rate, tools told besi
 
 test('at 35 you pay 11.20 to give away what cost 46.20 at the till', () => {
   const work = { hours: 4, rate: null, beside: null, offer: 3500 };
-  const { offer } = worthOf(
+  const { offer } = pricingAnalysis(
     { ...project, work },
     costsOf({ ...project, work }, { inPiece: 3000, atTill: 4620 }),
   );
@@ -68,7 +68,7 @@ test('asking prices: by margin, three times the materials (common practice), bel
     work: { hours: null, rate: null, beside: null, margin: 0.25, below: 0.1 },
     readyMade,
   });
-  expect(worthOf(of, costsOf(of, sums))).toMatchObject({
+  expect(pricingAnalysis(of, costsOf(of, sums))).toMatchObject({
     byMargin: 8827,
     byMaterials: 3 * 4620,
     byReadyMade: 16200,
@@ -79,7 +79,7 @@ test('a batch pays for its tools from so many on: 46.20 each, a saw for 20, sold
   const work = { hours: null, rate: null, beside: null, offer: 5000 };
   const of = withSaw({ work });
   // 3.80 over what each costs: the sixth pays the rest of the saw.
-  expect(worthOf(of, costsOf(of, sums)).offer?.breakEven).toBe(6);
+  expect(pricingAnalysis(of, costsOf(of, sums)).offer?.breakEven).toBe(6);
 });
 
 test('half a board of 12.00 is 6.00 in the piece (common practice)', () => {

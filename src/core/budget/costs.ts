@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { keptMoney, tagName, type Charge, type Project } from '../project';
 
 /** One tool in what a project costs. */
@@ -26,7 +26,7 @@ export interface Costs {
   travel: Minor;
   power: Minor;
   labour: Minor;
-  beside: Minor;
+  otherCosts: Minor;
 }
 
 /** A tool that nothing is said of counts whole. */
@@ -69,11 +69,11 @@ export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor;
   const travel = Math.round((work?.travel?.distance ?? 0) * (work?.travel?.rate ?? 0));
   const power = Math.round((work?.power?.kilowattHours ?? 0) * (work?.power?.rate ?? 0));
   const labour = Math.round((work?.hours ?? 0) * (work?.rate ?? 0));
-  const beside = work?.beside ?? 0;
+  const otherCosts = work?.beside ?? 0;
   const inLedger = tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
   const counted = tools.reduce((sum, tool) => sum + tool.counted, 0);
-  const allIn = atTill - inLedger + counted + travel + power + labour + beside;
-  return { builds, inPiece, atTill, allIn, tools, travel, power, labour, beside };
+  const allIn = atTill - inLedger + counted + travel + power + labour + otherCosts;
+  return { builds, inPiece, atTill, allIn, tools, travel, power, labour, otherCosts };
 };
 
 /** A share of a sum for one of those that are built. */
@@ -83,7 +83,7 @@ export const eachOf = (sum: Minor, { builds }: { builds: number }): Minor => Mat
 const TIMES_MATERIALS = 3;
 
 /** What one could be asked for, and what an offer for one brings. All for one; null: not told. */
-export interface Worth {
+export interface PricingAnalysis {
   /** So that the margin is gain. */
   byMargin: Minor | null;
   byMaterials: Minor;
@@ -104,7 +104,7 @@ export interface Offered {
 }
 
 /** What a thing is worth by its costs, by ready-made prices, and at an offer. */
-export const worthOf = (project: Project, costs: Costs): Worth => {
+export const pricingAnalysis = (project: Project, costs: Costs): PricingAnalysis => {
   const { work, readyMade = [] } = project;
   const cheapest = readyMade.length > 0 ? Math.min(...readyMade.map(({ price }) => price)) : null;
   const tools = costs.tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);

@@ -1,4 +1,4 @@
-import { toMicros, toMinor, type Micros, type Minor } from '../measure';
+import { toMicros, toMinor, type Micros, type Minor } from '../units';
 import { faceOf, rackFor, rackWorth, type Layout, type Plan, type Point } from '../plan';
 import {
   emptyBook,
@@ -8,11 +8,11 @@ import {
   resolve,
   servesAs,
   tagName,
-  usedUp,
+  consumedQuantity,
   type Book,
   type Project,
 } from '../project';
-import { nameKey } from '../wood';
+import { nameKey } from '../lumber';
 
 /**
  * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from, by
@@ -27,10 +27,13 @@ export const inThePiece = (project: Project, plan: Plan, book: Book = emptyBook(
   for (const part of resolve(project, book.materials).parts) {
     if (part.kind !== 'hardware') continue;
     const price = hardwarePrice(plan, project, book, part.item);
-    if (price !== null) add(part.id, usedUp(part) * price);
+    if (price !== null) add(part.id, consumedQuantity(part) * price);
   }
-  for (const { extra, item, price, ...of } of resolve(project, book.materials).beside)
-    add(extra.id, usedUp(of) * (hardwarePrice(plan, project, book, item) ?? toMicros(price, plan.currency)));
+  for (const { extra, item, price, ...of } of resolve(project, book.materials).typedPriced)
+    add(
+      extra.id,
+      consumedQuantity(of) * (hardwarePrice(plan, project, book, item) ?? toMicros(price, plan.currency)),
+    );
   return Object.fromEntries(
     Object.entries(micros).map(([id, sum]) => [id, toMinor(Math.round(sum), plan.currency)]),
   );
@@ -49,7 +52,7 @@ const hardwarePrice = (plan: Plan, project: Project, book: Book, item: string): 
   for (const buy of plan.buys)
     if (buy.kind === 'hardware' && nameKey(buy.item) === nameKey(item)) {
       pieces += buy.qty * buy.pack;
-      sum += toMicros(buy.paid, plan.currency);
+      sum += toMicros(buy.costWithTax, plan.currency);
     }
   for (const line of project.purchases.flatMap(({ lines }) => lines))
     if (line.item.kind === 'hardware' && nameKey(servesAs(line).name) === nameKey(item)) {

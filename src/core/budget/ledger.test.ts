@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { writeJournal, writeLedger } from '../formats';
+import { writeJournal, writeLedger } from '../io';
 import { firstPlan, planInput } from '../plan';
 import type { Project, Purchase, PurchaseLine } from '../project';
 import { fromCsv } from '../testing';

@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import {
   receiptGap,
   tagName,
@@ -10,7 +10,7 @@ import {
   type Share,
 } from '../project';
 import { shownPlan, type Plan } from '../plan';
-import type { BesideLine } from './beside';
+import type { TypedPriceLine } from './typedPriceLines';
 import { tripsPaid } from './money';
 import { categoryOf } from './purchase';
 
@@ -174,7 +174,7 @@ export const searchLedger = (entries: Entry[], words: string): Entry[] => {
 export const byCategory = (
   entries: Entry[],
   plan: Plan | null,
-  beside: BesideLine[] = [],
+  beside: TypedPriceLine[] = [],
 ): { category: Category; spent: Minor; toBuy: Minor }[] => {
   const sums = new Map<Category, { category: Category; spent: Minor; toBuy: Minor }>();
   const add = (category: Category, spent: Minor, toBuy: Minor) => {
@@ -183,9 +183,11 @@ export const byCategory = (
   };
   for (const entry of entries) add(entry.category, paidFor(entry), 0);
   const shown = shownPlan(plan);
-  for (const { kind, item, paid } of shown?.buys ?? []) add(categoryOf({ kind, name: item }), 0, paid);
-  const extras = (shown?.total ?? 0) - (shown?.buys ?? []).reduce((sum, { paid }) => sum + paid, 0);
+  for (const { kind, item, costWithTax } of shown?.buys ?? [])
+    add(categoryOf({ kind, name: item }), 0, costWithTax);
+  const extras =
+    (shown?.total ?? 0) - (shown?.buys ?? []).reduce((sum, { costWithTax }) => sum + costWithTax, 0);
   if (extras !== 0) add('trips', 0, extras);
-  for (const { category, paid } of beside) add(category, 0, paid);
+  for (const { category, costWithTax } of beside) add(category, 0, costWithTax);
   return [...sums.values()].sort((a, b) => b.spent + b.toBuy - a.spent - a.toBuy);
 };

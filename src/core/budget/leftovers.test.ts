@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { formatLength } from '../measure';
+import { formatLength } from '../units';
 import { againstProject, checkPlan, firstPlan, planInput } from '../plan';
-import { parseSection } from '../wood';
+import { parseSection } from '../lumber';
 import {
   emptyExtra,
   itemKey,
@@ -12,7 +12,7 @@ import {
   type PurchaseLine,
 } from '../project';
 import { fromCsv } from '../testing';
-import { besideOf, hardwareItem, inThePieceOfAll, leftoversOf } from '.';
+import { typedPriceLines, hardwareItem, inThePieceOfAll, leftoversOf } from '.';
 
 const given = fromCsv({
   parts: 'part,qty,kind,section,length,item\nRail,2,,2x4,40,\nHook,6,hardware,,,hook',
@@ -151,10 +151,13 @@ test('the next plan uses an opened can, and buys whole ones for the rest', () =>
   expect(toBuy(oiled(1.6), withCan(0.5))).toBe(2);
   expect(toBuy(oiled(1.2, { leavesRack: true }), withCan(0.5))).toBe(2);
   // At a typed price, too.
-  expect(besideOf(oiled(1.2, {}, 1400), withCan(0.5)).map(({ quantity, paid }) => [quantity, paid])).toEqual([
-    [1, 1400],
-  ]);
-  expect(besideOf(oiled(0.4, {}, 1400), withCan(0.5))).toEqual([]);
+  expect(
+    typedPriceLines(oiled(1.2, {}, 1400), withCan(0.5)).map(({ quantity, costWithTax }) => [
+      quantity,
+      costWithTax,
+    ]),
+  ).toEqual([[1, 1400]]);
+  expect(typedPriceLines(oiled(0.4, {}, 1400), withCan(0.5))).toEqual([]);
 });
 
 test('in the piece is what is used up of a can, from the rack at what it is worth', () => {

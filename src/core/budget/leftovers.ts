@@ -1,4 +1,4 @@
-import { fromMm, toMinor, writeLength, type LengthUnit, type Minor } from '../measure';
+import { fromMm, toMinor, writeLength, type LengthUnit, type Minor } from '../units';
 import { shownPlan, thicknessOf, usefulOffcuts, type Layout, type Offcut, type Plan } from '../plan';
 import {
   itemKey,
@@ -6,15 +6,15 @@ import {
   keptPieces,
   resolve,
   servesAs,
-  SLIVER,
-  usedUp,
+  QUANTITY_TOLERANCE,
+  consumedQuantity,
   type Book,
   type Item,
   type Measure,
   type Project,
   type PurchaseLine,
 } from '../project';
-import { actualSection, nameKey } from '../wood';
+import { actualSection, nameKey } from '../lumber';
 
 /** Something that a project leaves over. */
 export interface Leftover {
@@ -87,10 +87,10 @@ const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
 /** What was bought of hardware, cans and bags beyond what is used up; of the last can how full it is. */
 const hardware = (project: Project, book: Book): Leftover[] => {
   const used = new Map<string, number>();
-  const { parts, beside } = resolve(project, book.materials);
-  const filling = beside.filter(({ fill }) => fill !== undefined);
+  const { parts, typedPriced } = resolve(project, book.materials);
+  const filling = typedPriced.filter(({ fill }) => fill !== undefined);
   for (const part of [...parts.filter(({ kind }) => kind === 'hardware'), ...filling])
-    used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + usedUp(part));
+    used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
   const lines = project.purchases.flatMap((purchase) => purchase.lines);
   return joined(
     lines
@@ -98,11 +98,11 @@ const hardware = (project: Project, book: Book): Leftover[] => {
       .map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
   ).flatMap(({ item, quantity, worth }): Leftover[] => {
     const left = quantity - (used.get(nameKey(item.name)) ?? 0);
-    const whole = Math.max(0, Math.floor(left + SLIVER));
+    const whole = Math.max(0, Math.floor(left + QUANTITY_TOLERANCE));
     const share = Math.round((left - whole) * 10) / 10;
     return [
       ...(whole > 0 ? [{ item, quantity: whole, worth }] : []),
-      ...(share >= LEAST_SHARE && share < 1
+      ...(share >= MIN_SHARE && share < 1
         ? [{ item, quantity: 1, share, worth: Math.round(worth * share) }]
         : []),
     ];
@@ -116,7 +116,7 @@ const each = (line: PurchaseLine): Minor => {
 };
 
 /** Less of a can than this is not worth its place. */
-const LEAST_SHARE = 0.1;
+const MIN_SHARE = 0.1;
 
 /** Like things together; of different worth, their mean. */
 const joined = (things: Leftover[]): Leftover[] => {

@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { wholeLine, type Category, type Purchase, type PurchaseLine, type Returned } from '../project';
 import { categoryOf } from './purchase';
 

@@ -1,7 +1,7 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { purchaseMoney, type Book, type Project } from '../project';
 import { shippingFor, shownPlan, type Plan } from '../plan';
-import { besideOf } from './beside';
+import { typedPriceLines } from './typedPriceLines';
 import { reserveOf, targetOf } from './target';
 
 /** The money of a project, the same wherever it is shown. All in minor units, with tax, trips and shipping. */
@@ -26,7 +26,7 @@ export interface ProjectMoney {
 /** Spent, to buy, held back and left, from what was bought and the plan for the rest. */
 export const projectMoney = (project: Project, book: Book, plan: Plan | null): ProjectMoney => {
   const spent = spentOn(project, book, plan);
-  const beside = besideOf(project, book).reduce((sum, { paid }) => sum + paid, 0);
+  const beside = typedPriceLines(project, book).reduce((sum, { costWithTax }) => sum + costWithTax, 0);
   const toBuy = (shownPlan(plan)?.total ?? 0) + beside;
   const total = spent + toBuy;
   const target = targetOf(project);

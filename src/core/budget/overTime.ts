@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { paidInAll, type Entry } from './ledger';
 
 /** What was spent up to a day, and what will have been, by the forecast. */
@@ -16,7 +16,7 @@ const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY;
 const isoOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 
 /** So many points are enough on a phone. */
-const MOST_POINTS = 40;
+const MAX_POINTS = 40;
 /** Without a day by which it is to be done, what is to buy is drawn as bought within a fortnight. */
 const FORTNIGHT = 14;
 
@@ -33,7 +33,7 @@ export const spentOverTime = (
   const now = Math.max(dayOf(today), ...days);
   const first = Math.min(...days);
   const last = forecast === paid ? now : Math.max(now + 1, until === null ? now + FORTNIGHT : dayOf(until));
-  const step = Math.max(1, Math.ceil((last - first) / MOST_POINTS));
+  const step = Math.max(1, Math.ceil((last - first) / MAX_POINTS));
   const drawn = [...new Set([...range(first, now, step), now, ...range(now, last, step), last])].sort(
     (a, b) => a - b,
   );

@@ -1,6 +1,6 @@
-import { toMicros, toMinor, type Minor } from '../measure';
+import { toMicros, toMinor, type Minor } from '../units';
 import { taxAt } from '../plan';
-import { isFinish } from '../wood';
+import { isFinish } from '../lumber';
 import type { Category, Item, PlanSettings, PurchaseLine, Store } from '../project';
 
 const BY_KIND: Record<Item['kind'], Category> = { board: 'wood', sheet: 'sheets', hardware: 'hardware' };

@@ -7,7 +7,7 @@ import {
   planInput,
   shownPlan,
   type Plan,
-  type Planned,
+  type PreviousPlan,
 } from '../plan';
 import {
   apply,
@@ -22,11 +22,11 @@ import {
   type Project,
   type Purchase,
 } from '../project';
-import { reportOf } from '../formats';
+import { reportOf } from '../io';
 import { fromCsv } from '../testing';
 import {
   baselineOf,
-  besideOf,
+  typedPriceLines,
   byCategory,
   cartLine,
   cartOf,
@@ -67,7 +67,7 @@ interface State {
   project: Project;
   book: Book;
   history: History;
-  last: Planned | null;
+  last: PreviousPlan | null;
 }
 
 const planned = ({ project, book, last }: State): Plan =>
@@ -203,11 +203,14 @@ test('whatever happens in the stores: the plan for the rest holds, and every sum
         expect(BigInt(money.spent)).toBe(sum);
         for (const grouping of ['category', 'store', 'month', 'item'] as const)
           expect(totalsBy(entries, grouping).reduce((all, { paid }) => all + paid, 0)).toBe(money.spent);
-        const byKind = byCategory(entries, plan, besideOf(state.project, state.book));
+        const byKind = byCategory(entries, plan, typedPriceLines(state.project, state.book));
         expect(byKind.reduce((all, { toBuy }) => all + toBuy, 0)).toBe(money.toBuy);
         expect(byKind.reduce((all, { spent }) => all + spent, 0)).toBe(money.spent);
         const differences = differencesOf(state.project, state.book, plan);
-        const more = differences.reduce((all, one) => all + one.byPrice + one.byQuantity + one.forgotten, 0);
+        const more = differences.reduce(
+          (all, one) => all + one.priceVariance + one.quantityVariance + one.forgotten,
+          0,
+        );
         expect(more).toBe(money.total - atFirst);
         expect(reasonsOf(differences, 'USD', 'in').reduce((all, reason) => all + reason.sum, 0)).toBe(more);
         const report = reportOf(state.project, state.book, plan, '2026-11-26');

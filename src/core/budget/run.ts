@@ -1,6 +1,6 @@
-import { formatMoney, toMinor, type Minor } from '../measure';
+import { formatMoney, toMinor, type Minor } from '../units';
 import { shownPlan, taxAt, type Buy, type Plan } from '../plan';
-import { offerAt, tierFor } from '../prices';
+import { offerAt, tierFor } from '../pricing';
 import { capital } from '../capital';
 import {
   CATEGORIES,
@@ -12,8 +12,8 @@ import {
   type PurchaseLine,
   type Store,
 } from '../project';
-import { nameKey } from '../wood';
-import { besideOf } from './beside';
+import { nameKey } from '../lumber';
+import { typedPriceLines } from './typedPriceLines';
 import { categoryOf, purchaseLine } from './purchase';
 
 /** One thing to take in a store. */
@@ -63,7 +63,7 @@ export const runLines = (project: Project, book: Book, plan: Plan | null, storeI
     .filter((buy) => buy.storeId === storeId)
     .flatMap((buy): RunLine[] => {
       const item = itemOfBuy(buy, book);
-      const { offerKey, qty, pack, paid, spare } = buy;
+      const { offerKey, qty, pack, costWithTax, spare } = buy;
       return item
         ? [
             {
@@ -73,24 +73,26 @@ export const runLines = (project: Project, book: Book, plan: Plan | null, storeI
               name: buy.item,
               quantity: qty,
               pack,
-              paid,
+              paid: costWithTax,
               category: categoryOf(item),
               spare,
             },
           ]
         : [];
     });
-  const beside = besideOf(project, book).map(({ extraId, item, quantity, paid, category }): RunLine => ({
-    key: extraId,
-    offerKey: '',
-    item: hardwareItem(item),
-    name: item,
-    quantity,
-    pack: 1,
-    paid,
-    category,
-    spare: 0,
-  }));
+  const beside = typedPriceLines(project, book).map(
+    ({ extraId, item, quantity, costWithTax, category }): RunLine => ({
+      key: extraId,
+      offerKey: '',
+      item: hardwareItem(item),
+      name: item,
+      quantity,
+      pack: 1,
+      paid: costWithTax,
+      category,
+      spare: 0,
+    }),
+  );
   const order = aislesOf(book.stores[storeId]);
   const place = ({ category }: RunLine) => order.indexOf(category);
   return [...planned, ...beside].sort(
@@ -152,7 +154,7 @@ export const cartLine = (
 });
 
 /** The order of the aisles as they were walked: by what was taken first, then as it was before. */
-export const walked = (purchase: Purchase, store: Store | undefined): Category[] => [
+export const learnedAisleOrder = (purchase: Purchase, store: Store | undefined): Category[] => [
   ...new Set([...purchase.lines.map(({ category }) => category), ...aislesOf(store)]),
 ];
 
@@ -164,7 +166,7 @@ export const aislesWith = (store: Store | undefined, category: Category, before:
 };
 
 /** Something that did not go as planned, and what was to buy before it. */
-export interface Surprise {
+export interface Deviation {
   /** What happened: `2x4x8 stud is not there`. */
   cause: string;
   /** Name of the thing it happened to; it is not told again. */
@@ -185,7 +187,7 @@ export const askedFor = (plan: Plan | null): AskedFor[] =>
  * is what it all comes to now.
  */
 export const replanWords = (
-  surprise: Surprise,
+  surprise: Deviation,
   plan: Plan,
   total: Minor,
   storeId: string,

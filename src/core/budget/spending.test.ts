@@ -9,7 +9,7 @@ import {
   askedFor,
   baselineOf,
   byCategory,
-  besideOf,
+  typedPriceLines,
   cartLine,
   differencesByCategory,
   differencesOf,
@@ -21,7 +21,7 @@ import {
   receiptWords,
   replanWords,
   runLines,
-  walked,
+  learnedAisleOrder,
 } from '.';
 
 const given = () =>
@@ -82,7 +82,7 @@ test('a list for one store in the order of its aisles, and the order is learnt f
     const after = there(applyToBook(book, { type: 'putStore', store: { ...yard, aisles } }, 0)).document;
     return runLines(project, after, plan, yard.id).map(({ name }) => name);
   };
-  expect(namesIn(walked(cart, yard))).toEqual(['deck screws', '2x4x8 stud']);
+  expect(namesIn(learnedAisleOrder(cart, yard))).toEqual(['deck screws', '2x4x8 stud']);
   // Or it is said by hand; the other aisles stay in their order.
   const said = aislesWith(yard, 'hardware', 'wood');
   expect(namesIn(said)).toEqual(['deck screws', '2x4x8 stud']);
@@ -178,7 +178,8 @@ test('plan against paid: price, quantity and what was forgotten add up to the wh
         const plan = planOf(now, book);
         const differences = differencesOf(now, book, plan);
         const sum = differences.reduce(
-          (all, { byPrice, byQuantity, forgotten }) => all + byPrice + byQuantity + forgotten,
+          (all, { priceVariance, quantityVariance, forgotten }) =>
+            all + priceVariance + quantityVariance + forgotten,
           0,
         );
         expect(sum).toBe(projectMoney(now, book, plan).total - planned);
@@ -285,7 +286,7 @@ test('what has a typed price is to buy until it is bought; what is owned costs n
     ...project,
     extras: [hire, { ...emptyExtra('o'), name: 'oil', amount: '1', isOwned: true }],
   };
-  expect(besideOf(with2, book)).toMatchObject([
+  expect(typedPriceLines(with2, book)).toMatchObject([
     { item: 'auger hire', quantity: 2, paid: 5000, category: 'tools' },
   ]);
   const line = {
@@ -300,7 +301,7 @@ test('what has a typed price is to buy until it is bought; what is owned costs n
     ...with2,
     purchases: [{ id: 'p', date: '2026-11-25', storeId: '', store: 'Fair', note: '', lines: [line] }],
   };
-  expect(besideOf(once, book)).toMatchObject([{ quantity: 1, paid: 2500 }]);
+  expect(typedPriceLines(once, book)).toMatchObject([{ quantity: 1, paid: 2500 }]);
   const plan = planOf(once, book);
   expect(projectMoney(once, book, plan).toBuy).toBe(plan.total + 2500);
 });

@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { CATEGORIES, type Category, type Project } from '../project';
 
 /** What all that is built must not cost more than; null: no target is set. */

@@ -1,8 +1,8 @@
 import { projectMoney } from '../budget';
-import { toMicros, toMinor, type Minor } from '../measure';
+import { toMicros, toMinor, type Minor } from '../units';
 import { shownPlan, type Plan } from '../plan';
 import type { Book, Project } from '../project';
-import { familyOf, materialOf, nameKey } from '../wood';
+import { familyOf, materialOf, nameKey } from '../lumber';
 
 /** The best plan of a project at the prices of a book, checked; null where none can be made. */
 export type PlanWith = (project: Project, book: Book) => Plan | null;
@@ -18,7 +18,7 @@ export interface BreakEven {
 }
 
 /** Price steps that are looked at: each plan gives a straight line, and the least of lines is met from below. */
-const MOST_STEPS = 5;
+const MAX_STEPS = 5;
 
 /**
  * The price at which `project` comes to `goal`: all boards of the material that `fresh` names move together. What it
@@ -42,9 +42,9 @@ export const breakEven = (
   let share = 1;
   let at: Plan = plan;
   let held = book;
-  for (let step = 0; step < MOST_STEPS; step++) {
+  for (let step = 0; step < MAX_STEPS; step++) {
     const { total } = projectMoney(project, held, at);
-    const slope = buys(at).reduce((sum, { paid }) => sum + paid, 0) / share;
+    const slope = buys(at).reduce((sum, { costWithTax }) => sum + costWithTax, 0) / share;
     if (slope <= 0) return null;
     const next = share + (goal - total) / slope;
     if (next <= 0) return null;
@@ -91,7 +91,7 @@ export const freshMaterials = (plan: Plan, other: Plan, materials?: Book['materi
   const fresh = (shownPlan(plan)?.buys ?? []).filter(
     ({ kind, material }) => kind !== 'hardware' && !held.has(nameKey(material)),
   );
-  const [first] = [...fresh].sort((a, b) => b.paid - a.paid);
+  const [first] = [...fresh].sort((a, b) => b.costWithTax - a.costWithTax);
   if (!first) return [];
   const family = familyOf(materialOf(first.material, materials));
   const names = fresh

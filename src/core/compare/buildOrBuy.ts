@@ -1,5 +1,5 @@
 import { costsOf, eachOf } from '../budget';
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import type { Project, ReadyMade } from '../project';
 import type { Outcome } from './outcome';
 

@@ -1,5 +1,5 @@
 import { capital } from '../capital';
-import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../measure';
+import { formatLength, formatMoney, fromMm, TICKS_PER_INCH, writeLength } from '../units';
 import { planCost, shownPlan, type Plan } from '../plan';
 import {
   cutParts,
@@ -12,7 +12,7 @@ import {
   type ProjectChange,
   toolsOf,
 } from '../project';
-import { canRipWith, differByGrade, gradeRank, materialOf, nameKey, rankOf } from '../wood';
+import { canRipWith, differByGrade, gradeRank, materialOf, nameKey, rankOf } from '../lumber';
 import { buysDifference, lastsInstead, newTasks, notesOfNew } from './differences';
 import { shorterDimensions, shorterWords } from './dimensions';
 import { fitnessIn } from './fit';
@@ -45,7 +45,7 @@ export interface Candidate {
   of: string;
   title: string;
   /** What it takes or gives up, in one sentence, from the plans before and after. */
-  catch: (before: Planned, after: Planned) => string;
+  tradeOff: (before: Planned, after: Planned) => string;
   changes: ProjectChange[];
 }
 
@@ -67,7 +67,7 @@ const fromProposals = (project: Project, book: Book): Candidate[] =>
     const kind = kindOf(proposal, project, made, book);
     if (kind === null || !isAsFit(made, project, book)) return [];
     const title = kind === 'ripping' ? 'Rip narrow boards from wider ones' : name;
-    return [{ kind, of: `${kind}:${id}`, title, changes, catch: catchOf(kind, book) }];
+    return [{ kind, of: `${kind}:${id}`, title, changes, tradeOff: catchOf(kind, book) }];
   });
 
 const kindOf = (
@@ -148,7 +148,8 @@ const shorter = (project: Project, book: Book): Candidate[] =>
     of: `shorter:${step.of}:${step.name}`,
     title: shorterWords(step, project),
     changes: step.changes,
-    catch: (before, after) => `${capital(buysDifference(before.plan, after.plan))} See that it still fits.`,
+    tradeOff: (before, after) =>
+      `${capital(buysDifference(before.plan, after.plan))} See that it still fits.`,
   }));
 
 /** So much may a piece come out short of what was asked without harm: common practice. */
@@ -164,7 +165,7 @@ const aLittleShort = (project: Project): Candidate[] => {
       of: 'short',
       title: `Let pieces come out ${formatLength(ticks, project.unit)} short`,
       changes: [{ type: 'editSettings', fields: { shortOk: { text, ticks } } }],
-      catch: (_before, { plan }) => {
+      tradeOff: (_before, { plan }) => {
         const count = shownPlan(plan)?.short.reduce((sum, one) => sum + one.count, 0) ?? 0;
         return `${count} ${count === 1 ? 'piece does' : 'pieces do'}: measure each board before the first cut, most run a little over.`;
       },
@@ -181,7 +182,7 @@ const carried = ({ settings }: Project): Candidate[] =>
           of: 'carry',
           title: 'Lengths that do not fit the car',
           changes: [{ type: 'editSettings', fields: { maxCarryLength: null, maxCarryWidth: null } }],
-          catch: (before, after) =>
+          tradeOff: (before, after) =>
             `${capital(buysDifference(before.plan, after.plan))} Someone must bring them.`,
         },
       ]
@@ -196,7 +197,7 @@ const fromRack = (project: Project, book: Book): Candidate[] =>
           of: 'rack',
           title: 'Use what is on the rack',
           changes: [{ type: 'editProject', fields: { leavesRack: false } }],
-          catch: (before, after) =>
+          tradeOff: (before, after) =>
             `${capital(buysDifference(before.plan, after.plan))} It is then not there for another project.`,
         },
       ]
@@ -208,7 +209,7 @@ const several = (project: Project): Candidate[] => [
     of: 'several',
     title: project.builds === 1 ? 'Build two at once' : `Build ${project.builds * 2} at once`,
     changes: [{ type: 'editProject', fields: { builds: project.builds * 2 } }],
-    catch: (before, after) => {
+    tradeOff: (before, after) => {
       const [was, is] = [shownPlan(before.plan), shownPlan(after.plan)];
       const sum = (is ? planCost(is) : 0) - (was ? planCost(was) : 0);
       return `Each costs so much less, and all of them ${formatMoney(sum, project.currency)} more today.`;
@@ -225,6 +226,6 @@ const later = (project: Project): Candidate[] => {
     of: `later:${group.id}`,
     title: `${group.name} another time`,
     changes: [{ type: 'editGroup', groupId: group.id, fields: { isLater: true } }],
-    catch: () => 'It is not built yet: its cost is put off, not gone.',
+    tradeOff: () => 'It is not built yet: its cost is put off, not gone.',
   }));
 };

@@ -1,10 +1,10 @@
 import { shownPlan, type Plan } from '../plan';
 import type { Book } from '../project';
-import { materialOf } from '../wood';
+import { materialOf } from '../lumber';
 import type { Outcome } from './outcome';
 
 /** So many differences are told. */
-const MOST_TOLD = 3;
+const MAX_TOLD = 3;
 
 /** What one plan buys less and more than another: `one 2x4x8 treated less, two 2x4x10 treated more.` */
 export const buysDifference = (before: Plan, after: Plan): string => {
@@ -18,7 +18,7 @@ export const buysDifference = (before: Plan, after: Plan): string => {
   const changed = [...counts].filter(([, count]) => count !== 0);
   const less = changed.filter(([, count]) => count < 0).sort((a, b) => a[1] - b[1]);
   const more = changed.filter(([, count]) => count > 0).sort((a, b) => b[1] - a[1]);
-  const told = [...less, ...more].slice(0, MOST_TOLD);
+  const told = [...less, ...more].slice(0, MAX_TOLD);
   if (told.length === 0) return 'the same is bought, elsewhere.';
   const words = told.map(
     ([item, count]) => `${countWord(Math.abs(count))} ${item} ${count < 0 ? 'less' : 'more'}`,

@@ -1,6 +1,6 @@
 import { capital } from '../capital';
-import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../measure';
-import { needsOf, type Need, type Offer } from '../prices';
+import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../units';
+import { needsOf, type Need, type Offer } from '../pricing';
 import {
   chosenOption,
   isFormula,
@@ -34,20 +34,20 @@ interface Dimension {
 }
 
 /** No dimension is cut by more than this share, and this much: it must stay the thing that was wanted. */
-const MOST_SHARE = 0.06;
-const MOST_INCHES = 3;
+const MAX_SHARE = 0.06;
+const MAX_INCHES = 3;
 /** So many steps of each dimension are looked at, the smallest first. */
-const MOST_STEPS = 8;
+const MAX_STEPS = 8;
 /** Pieces on one board that are added up. */
-const MOST_PIECES = 6;
-const MOST_KINDS = 5;
+const MAX_PIECES = 6;
+const MAX_KINDS = 5;
 
 /** Dimensions that fall just over a length: each with the least cuts that would let one piece more onto a board or sheet. */
 export const shorterDimensions = (project: Project, book: Book, offers: Offer[]): Shorter[] => {
   const { parts } = resolve(project, book.materials);
   const needs = needsOf(parts, offers, toolsOf(project.settings, book));
   return dimensionsOf(project, book, parts).flatMap((dimension) => {
-    const most = Math.min(dimension.ticks * MOST_SHARE, MOST_INCHES * TICKS_PER_INCH);
+    const most = Math.min(dimension.ticks * MAX_SHARE, MAX_INCHES * TICKS_PER_INCH);
     const steps = needs.flatMap((need) =>
       (need.kind === 'sheet' ? sheetSteps : boardSteps)(need, dimension, project),
     );
@@ -57,7 +57,7 @@ export const shorterDimensions = (project: Project, book: Book, offers: Offer[])
     );
     return rounded
       .sort((a, b) => a - b)
-      .slice(0, MOST_STEPS)
+      .slice(0, MAX_STEPS)
       .map((by): Shorter => ({
         of: dimension.of,
         name: dimension.name,
@@ -135,7 +135,7 @@ const boardSteps = (need: Need, { slopes }: Dimension, { settings }: Project): T
     ...new Map(
       need.parts.map((part) => [`${part.length}:${slopes.get(part.id)?.length ?? 0}`, part]),
     ).values(),
-  ].slice(0, MOST_KINDS);
+  ].slice(0, MAX_KINDS);
   if (!kinds.some(({ id }) => slopes.has(id))) return [];
   const lengths = [
     ...new Set([...need.offers, ...need.ripped].map(({ length }) => length - 2 * settings.endTrim.ticks)),
@@ -145,7 +145,7 @@ const boardSteps = (need: Need, { slopes }: Dimension, { settings }: Project): T
   // Every handful of pieces, with repeats: how far it is over each length, by how much it gives.
   const add = (from: number, count: number, total: Ticks, slope: number): void => {
     for (const length of lengths) if (total > length && slope > 0) steps.push((total - length) / slope);
-    if (count === MOST_PIECES || total > longest * 1.1) return;
+    if (count === MAX_PIECES || total > longest * 1.1) return;
     kinds.slice(from).forEach((part, index) => {
       const next = total + (count === 0 ? 0 : settings.kerf.ticks) + part.length - part.shortOk;
       add(from + index, count + 1, next, slope + (slopes.get(part.id)?.length ?? 0));

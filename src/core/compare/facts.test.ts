@@ -1,7 +1,7 @@
 /** Money facts of the trade, each common practice, as the comparison reckons them. */
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
-import { fromInches } from '../measure';
+import { fromInches } from '../units';
 import { bestPlan, planInput, solverOf, type Highs, type Plan, type Solver } from '../plan';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import { fromCsv, type Case } from '../testing';

@@ -17,7 +17,7 @@ import {
   type Fitness,
   type OwnMaterials,
   type Setting,
-} from '../wood';
+} from '../lumber';
 import type { Check } from '../takeoff';
 import { materialsOnSale, offersFor, sizeKey } from './onSale';
 

@@ -1,4 +1,4 @@
-import { currentOffers, type Offer } from '../prices';
+import { currentOffers, type Offer } from '../pricing';
 import { shownPlan, type Plan } from '../plan';
 import {
   chosenOption,
@@ -11,8 +11,8 @@ import {
   type Group,
   type Project,
 } from '../project';
-import { isTreated, materialOf, TALL, wantsFinish } from '../wood';
-import { atHand } from './atHand';
+import { isTreated, materialOf, TALL, wantsFinish } from '../lumber';
+import { hazardContext } from './hazardContext';
 import { isFinished } from './fit';
 import { finishFor } from './materialChanges';
 import { madeOf, type Made } from './outcome';
@@ -296,6 +296,6 @@ const RULES: Rule[] = [
     'Wall fixings',
     'It stands tall indoors and must be fixed to the wall.',
     /anchor|wall (plug|bracket|strap|fixing)|anti-tip|toggle/i,
-    ({ project, book, plan }) => atHand(project, book, plan).tall >= TALL,
+    ({ project, book, plan }) => hazardContext(project, book, plan).tall >= TALL,
   ),
 ];

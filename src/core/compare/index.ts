@@ -6,6 +6,6 @@ export * from './waysToSave';
 export * from './differences';
 export * from './units';
 export * from './buildOrBuy';
-export * from './atHand';
+export * from './hazardContext';
 export * from './forgotten';
 export { isNearSection } from './sections';

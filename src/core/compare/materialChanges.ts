@@ -1,5 +1,5 @@
-import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../measure';
-import { perPiece, type Offer } from '../prices';
+import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../units';
+import { perPiece, type Offer } from '../pricing';
 import {
   cutParts,
   emptyExtra,
@@ -13,7 +13,7 @@ import {
   type Project,
   type ProjectChange,
 } from '../project';
-import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../wood';
+import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../lumber';
 import { isFinished } from './fit';
 
 /** Parts of a group that are to be of another material. */

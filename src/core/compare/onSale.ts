@@ -7,9 +7,9 @@ import {
   ripsTo,
   withDressed,
   type Offer,
-} from '../prices';
+} from '../pricing';
 import { resolve, type Book, type Project, type ResolvedPart } from '../project';
-import { canRipWith, nameKey } from '../wood';
+import { canRipWith, nameKey } from '../lumber';
 
 /** What a project's stores sell, rough wood dressed to its sections in whatever material. */
 export const offersFor = (project: Project, book: Book): Offer[] => {

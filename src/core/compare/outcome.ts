@@ -1,8 +1,8 @@
 import { inThePieceOfAll, projectMoney, type ProjectMoney } from '../budget';
-import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../measure';
+import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
-import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../wood';
+import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../lumber';
 import { fitnessOfMade, isFinished } from './fit';
 
 /** What one way to do a project comes to: what a comparison shows of it. */
@@ -112,7 +112,12 @@ interface Bought {
 
 /** What is to buy and what was bought, each with what it costs with tax. */
 const boughtOf = (project: Project, plan: Plan): Bought[] => [
-  ...plan.buys.map(({ kind, item, material, paid }) => ({ kind, name: item, material, paid })),
+  ...plan.buys.map(({ kind, item, material, costWithTax }) => ({
+    kind,
+    name: item,
+    material,
+    paid: costWithTax,
+  })),
   ...project.purchases.flatMap(({ lines }) =>
     lines.map((line) => ({
       kind: line.item.kind,

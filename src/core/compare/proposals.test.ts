@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readProjectFile, writeProjectFile } from '../formats';
-import { currentOffers } from '../prices';
+import { readProjectFile, writeProjectFile } from '../io';
+import { currentOffers } from '../pricing';
 import { chosenOption, resolve, withChanges, type Project } from '../project';
 import { fromCsv, must } from '../testing';
 import { candidatesFor } from './candidates';

@@ -1,7 +1,7 @@
 import { capital } from '../capital';
 import { groupBy } from '../groupBy';
 import { shownPlan, type Plan } from '../plan';
-import { needsOf, type Offer } from '../prices';
+import { needsOf, type Offer } from '../pricing';
 import {
   chosenOption,
   madeNow,
@@ -26,7 +26,7 @@ import {
   VERDICTS,
   type Material,
   type Verdict,
-} from '../wood';
+} from '../lumber';
 import { fitnessIn } from './fit';
 import { inMaterials, type Picked } from './materialChanges';
 import { materialsOnSale, offersFor, sizeKey } from './onSale';

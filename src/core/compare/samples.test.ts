@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
-import { readProjectFile } from '../formats';
+import { readProjectFile } from '../io';
 import {
   againstProject,
   bestPlan,
@@ -88,7 +88,7 @@ describe.each(['compost-station', 'record-shelf', 'sandpit'])('the sample %s', (
       const share = isForEach ? taken.builds / project.builds : 1;
       expect([title, saves]).toEqual([title, Math.floor(before - after / share)]);
       expect(saves).toBeGreaterThan(0);
-      expect(saving.catch).toMatch(/\.$/);
+      expect(saving.tradeOff).toMatch(/\.$/);
     }
   });
 

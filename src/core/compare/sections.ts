@@ -1,4 +1,4 @@
-import type { Offer } from '../prices';
+import type { Offer } from '../pricing';
 import {
   chosenOption,
   copyOption,
@@ -8,7 +8,7 @@ import {
   type ProjectChange,
 } from '../project';
 import { buildMade, helperOf, toldBefore } from '../takeoff';
-import { parseSection, type Section } from '../wood';
+import { parseSection, type Section } from '../lumber';
 
 /** The same job in another section: thicker for thinner, boards for pickets. */
 export interface OtherSection {

@@ -1,8 +1,8 @@
 import { groupBy } from '../groupBy';
-import type { LengthUnit, Micros, Ticks } from '../measure';
-import { comparedBy, currentOffers, dressedPrice, newestOf, pieceBy, tierFor, type Offer } from '../prices';
+import type { LengthUnit, Micros, Ticks } from '../units';
+import { comparedBy, currentOffers, dressedPrice, newestOf, pieceBy, tierFor, type Offer } from '../pricing';
 import type { Book, PriceUnit } from '../project';
-import { familyOf, materialOf, nameKey, parseSection, thicknessName } from '../wood';
+import { familyOf, materialOf, nameKey, parseSection, thicknessName } from '../lumber';
 
 /** One thing on sale in a ranking, by what a unit of it costs. */
 export interface UnitRow {

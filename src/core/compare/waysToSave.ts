@@ -1,6 +1,6 @@
 import { projectMoney } from '../budget';
 import { groupBy } from '../groupBy';
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import { firstPlan, planInput, shownPlan, type Plan } from '../plan';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
@@ -14,7 +14,7 @@ export interface Saving {
   kind: Candidate['kind'];
   title: string;
   /** What it takes, or gives up, in one sentence. */
-  catch: string;
+  tradeOff: string;
   /** What the whole costs less; where more of it are built at once, what each costs less. */
   saves: Minor;
   isForEach: boolean;
@@ -61,7 +61,7 @@ export const waysToSave = (
       id: candidate.of,
       kind: candidate.kind,
       title: candidate.title,
-      catch: candidate.catch({ project, plan: base }, { project: made, plan }),
+      tradeOff: candidate.tradeOff({ project, plan: base }, { project: made, plan }),
       saves: Math.floor(saves),
       isForEach: made.builds !== project.builds,
       total: projectMoney(made, book, plan).total,

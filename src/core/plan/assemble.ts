@@ -1,13 +1,13 @@
-import { toMicros, toMinor, type Micros } from '../measure';
-import { tierFor } from '../prices';
+import { toMicros, toMinor, type Micros } from '../units';
+import { tierFor } from '../pricing';
 import { itemKey } from '../project';
-import { pocketFactor, taxAt, type Purchases } from './buying';
+import { netPriceFactor, taxAt, type Purchases } from './netPricing';
 import type { FilledPanel } from './cutting';
 import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
 import { shippingFor, type PlanInput, type StoreTerms } from './input';
 import type { FilledBoard } from './packBoards';
-import { shareOut } from './shareOut';
+import { largestRemainder } from './largestRemainder';
 import { withSpares } from './spares';
 import type { Stock } from './stock';
 import type { Buy, Layout, Plan, Short, Source, StoreCost } from './types';
@@ -49,9 +49,9 @@ export const paidAt = (input: PlanInput, purchases: Purchases[], layouts: Layout
     tax: sum('tax'),
     trips: sum('trip'),
     shipping: sum('shipping'),
-    due: input.stores
+    committedShipping: input.stores
       .filter(({ id }) => stores.every(({ storeId }) => storeId !== id))
-      .reduce((due, store) => due + store.due, 0),
+      .reduce((due, store) => due + store.committedShipping, 0),
     buys,
     layouts,
     short,
@@ -98,7 +98,7 @@ const buysOf = (input: PlanInput, purchases: Purchases[]): Buy[] => {
           qty: quantity,
           unitPrice: tier.unitPrice,
           cost,
-          paid: 0,
+          costWithTax: 0,
           spare: 0,
         },
       ];
@@ -125,8 +125,11 @@ const payLines = (
   const terms = stores.find(({ id }) => id === storeId);
   const lines = buys.filter((buy) => buy.storeId === storeId);
   const minor = toMicros(1, currency);
-  const shares = lines.map(({ cost }) => (cost * (terms ? pocketFactor(terms, settings) : 1)) / minor);
-  shareOut(goods + tax, shares).forEach((paid, index) => Object.assign(lines[index] as Buy, { paid }));
+  const shares = lines.map(({ cost }) => (cost * (terms ? netPriceFactor(terms, settings) : 1)) / minor);
+  largestRemainder(goods + tax, shares).forEach((costWithTax, index) => {
+    const line = lines[index];
+    if (line) line.costWithTax = costWithTax;
+  });
 };
 
 const storeCost = (store: StoreTerms, buys: Buy[], { settings, currency }: PlanInput): StoreCost[] => {
@@ -175,7 +178,7 @@ const sourcesOf = (
       const tier = tierFor(offer.tiers, quantity);
       if (!store || !tier || taken.has(offer.key)) return [];
       taken.set(offer.key, quantity);
-      const value = Math.round((tier.unitPrice / offer.pack) * pocketFactor(store, input.settings));
+      const value = Math.round((tier.unitPrice / offer.pack) * netPriceFactor(store, input.settings));
       return [
         {
           source: { storeId: store.id, store: store.name, item: offer.name } as Source,

@@ -1,9 +1,9 @@
-import { SLIVER, type ResolvedPart } from '../project';
-import { meanLength, nameKey } from '../wood';
+import { QUANTITY_TOLERANCE, type ResolvedPart } from '../project';
+import { meanLength, nameKey } from '../lumber';
 import { serves, supplyOf } from './cuttable';
 import { panelRoom, waysOn } from './cutting';
-import { toMinor, type Micros, type Minor } from '../measure';
-import { till, type Till } from './buying';
+import { toMinor, type Micros, type Minor } from '../units';
+import { netPricing, type NetPricing } from './netPricing';
 import type { Owned, PlanInput } from './input';
 
 /**
@@ -15,7 +15,7 @@ import type { Owned, PlanInput } from './input';
  * their mean length, and a piece may come out short by its slack.
  */
 export const lowerBound = (input: PlanInput): Minor => {
-  const tillOf = till(input.stores, input.settings);
+  const tillOf = netPricing(input.stores, input.settings);
   const shares = poolsFor(input.parts).map((pool) => poolBound(pool, input, tillOf));
   const goods = shares.reduce((sum, share) => sum + share, 0);
   if (goods <= 0) return 0;
@@ -36,7 +36,7 @@ const poolsFor = (parts: ResolvedPart[]): ResolvedPart[][] => {
   return [...pools.values()];
 };
 
-const poolBound = (parts: ResolvedPart[], input: PlanInput, tillOf: Till): Micros => {
+const poolBound = (parts: ResolvedPart[], input: PlanInput, tillOf: NetPricing): Micros => {
   const { settings } = input;
   const kerf = settings.kerf.ticks;
   let sum = 0;
@@ -50,7 +50,10 @@ const poolBound = (parts: ResolvedPart[], input: PlanInput, tillOf: Till): Micro
       if (holds > 0) least = Math.min(least, (tillOf.leastPerPiece(offer) * sizeOn(part, offer)) / holds);
     }
     if (least === Infinity) continue;
-    sum += (part.fill === undefined ? part.count : Math.max(0, part.fill - SLIVER)) * least;
+    sum +=
+      (part.fractionalQuantity === undefined
+        ? part.count
+        : Math.max(0, part.fractionalQuantity - QUANTITY_TOLERANCE)) * least;
     for (const pile of input.owned)
       if (serves(part, supplyOf(pile), settings)) {
         owned.add(pile);

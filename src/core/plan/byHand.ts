@@ -1,7 +1,7 @@
 import { groupBy } from '../groupBy';
-import { needKey } from '../prices';
+import { needKey } from '../pricing';
 import { assemble, type Basket } from './assemble';
-import { buyPieces, till, type Till } from './buying';
+import { buyPieces, netPricing, type NetPricing } from './netPricing';
 import { usefulOffers, useOf } from './cuttable';
 import type { PlanInput } from './input';
 import { itemsOf } from './items';
@@ -27,7 +27,7 @@ export const byHandPlan = (given: PlanInput): Plan | null => {
 };
 
 const atOneStore = (input: PlanInput): Plan | null => {
-  const tillOf = till(input.stores, input.settings);
+  const tillOf = netPricing(input.stores, input.settings);
   const stocks = stocksOf(input, tillOf);
   const basket: Basket = { boards: [], panels: [], purchases: [] };
   for (const parts of groupBy(
@@ -52,7 +52,7 @@ const inOneLength = (
   parts: PlanInput['parts'],
   input: PlanInput,
   stocks: Stock[],
-  tillOf: Till,
+  tillOf: NetPricing,
 ): (Basket & { cost: number }) | null => {
   const [first] = parts;
   if (!first) return null;

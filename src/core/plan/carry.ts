@@ -1,4 +1,4 @@
-import type { Offer } from '../prices';
+import type { Offer } from '../pricing';
 import type { PlanSettings } from '../project';
 import type { StoreTerms } from './input';
 import type { Cut, Layout } from './types';

@@ -1,4 +1,4 @@
-import { carriedOver, type Planned } from './carriedOver';
+import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
 import type { PlanInput } from './input';
@@ -8,9 +8,13 @@ import { planCost, type Plan } from './types';
  * A plan to show at once: the first one, or what is left of the `last` where that costs no more. Each passes its check
  * before; where the first does not, the plan says so and shows nothing else.
  */
-export const checkedPlan = (input: PlanInput, against: CheckAgainst, last: Planned | null = null): Plan => {
+export const checkedPlan = (
+  input: PlanInput,
+  against: CheckAgainst,
+  last: PreviousPlan | null = null,
+): Plan => {
   const first = checked(firstPlan(input), against);
-  const rest = last && carriedOver(last, input, first);
+  const rest = last && continuePlan(last, input, first);
   const stays = rest && planCost(rest) <= planCost(first) && checkPlan(rest, against).length === 0;
   return stays ? { ...rest, lowerBound: Math.min(rest.total, first.lowerBound) } : first;
 };

@@ -1,7 +1,7 @@
-import type { Ticks } from '../measure';
-import { fits, needKey, ripsTo, type Offer, type Sold } from '../prices';
+import type { Ticks } from '../units';
+import { fits, needKey, ripsTo, type Offer, type Sold } from '../pricing';
 import { allows, type PlanSettings, type ResolvedPart } from '../project';
-import { canRipWith, nameKey } from '../wood';
+import { canRipWith, nameKey } from '../lumber';
 import { waysOn } from './cutting';
 import type { PlanInput } from './input';
 import type { Stock } from './stock';

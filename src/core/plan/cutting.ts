@@ -1,6 +1,6 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { reach, slantedKerf, stripWidth } from '../wood';
+import { reach, slantedKerf, stripWidth } from '../lumber';
 import type { Stock } from './stock';
 
 /**

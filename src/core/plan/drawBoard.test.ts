@@ -1,5 +1,5 @@
 import { faceOf, sidesOf } from './outline';
-import { fromInches, fromMm } from '../measure';
+import { fromInches, fromMm } from '../units';
 import { measure } from '../project';
 import { planCsv, type Case } from '../testing';
 

@@ -1,6 +1,6 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { slantOffset } from '../wood';
+import { slantOffset } from '../lumber';
 import type { BoardPiece, FilledBoard } from './packBoards';
 import type { Layout, Piece, Point, Short } from './types';
 

@@ -1,4 +1,4 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { PlanSettings } from '../project';
 import {
   extentOf,

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { fromInches, fromMm, type Ticks } from '../measure';
+import { fromInches, fromMm, type Ticks } from '../units';
 import { measure, type PlanSettings } from '../project';
 import { faultsOf, planCsv, type Case } from '../testing';
-import { slantOffset } from '../wood';
+import { slantOffset } from '../lumber';
 import type { Layout, Plan } from './types';
 
 const inches = (text: string) => measure(text, 'in');

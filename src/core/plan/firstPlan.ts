@@ -1,13 +1,13 @@
 import type { PlanSettings, ResolvedPart } from '../project';
 import { assemble, type Basket } from './assemble';
 import { lowerBound } from './bound';
-import { buyPieces, till } from './buying';
+import { buyPieces, netPricing } from './netPricing';
 import { carriable, fitsInCar, storeCutOf } from './carry';
 import { usefulOffers } from './cuttable';
 import { itemsOf } from './items';
-import type { Offer } from '../prices';
+import type { Offer } from '../pricing';
 import type { PlanInput } from './input';
-import { choosePools, packPool } from './pools';
+import { chooseBatches, packBatch } from './batches';
 import { findProblems, thing } from './problems';
 import { buyStocks, countStocks, stocksOf } from './stock';
 import { planCost, type Plan, type PlanProblem } from './types';
@@ -105,7 +105,7 @@ const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Pla
   tax: 0,
   trips: 0,
   shipping: 0,
-  due: 0,
+  committedShipping: 0,
   buys: [],
   layouts: [],
   short: [],
@@ -144,7 +144,7 @@ const cheapestBasket = (input: PlanInput): Basket | null => {
   /** Everything from one store, for each of them. */
   function alone(): (Basket | null)[] {
     const stores = [...new Set(input.offers.map(({ storeId }) => storeId))].sort();
-    if (stores.length < 2 || stores.length > MOST_ALONE) return [];
+    if (stores.length < 2 || stores.length > MAX_ALONE) return [];
     return stores.map((id) =>
       basketFrom({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }),
     );
@@ -152,17 +152,17 @@ const cheapestBasket = (input: PlanInput): Basket | null => {
 };
 
 /** With more stores than these, what each would cost alone is not tried: the first plan must be there at once. */
-const MOST_ALONE = 8;
+const MAX_ALONE = 8;
 
 const basketFrom = (input: PlanInput): Basket | null => {
-  const tillOf = till(input.stores, input.settings);
+  const tillOf = netPricing(input.stores, input.settings);
   const stocks = stocksOf(input, tillOf);
   const cut = input.parts.filter(({ kind }) => kind !== 'hardware');
-  const pools = choosePools(cut, input, stocks, tillOf);
+  const pools = chooseBatches(cut, input, stocks, tillOf);
   if (!pools) return null;
   const basket: Basket = { boards: [], panels: [], purchases: [] };
   for (const pool of pools) {
-    const packed = packPool(pool, input, stocks, tillOf);
+    const packed = packBatch(pool, input, stocks, tillOf);
     if (!packed) return null;
     basket.boards.push(...packed.boards);
     basket.panels.push(...packed.panels);

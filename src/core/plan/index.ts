@@ -11,10 +11,10 @@ export {
 } from './input';
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
-export { bestOf, carriedOver, type Planned } from './carriedOver';
+export { bestOf, continuePlan, type PreviousPlan } from './continuePlan';
 export { checkedPlan } from './checkedPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
-export { taxAt } from './buying';
+export { taxAt } from './netPricing';
 export { bestPlan, type Progress } from './exact';
 export { solverOf, type Highs, type Solver } from './exact/highs';
 export { thing } from './problems';

@@ -1,4 +1,4 @@
-import { toMicros, type Micros, type Minor, type Ticks } from '../measure';
+import { toMicros, type Micros, type Minor, type Ticks } from '../units';
 import { itemKey, keptMoney, keptPieces, rackPieces, resolve, servesAs, tagName, toolsOf } from '../project';
 import type {
   Book,
@@ -11,9 +11,9 @@ import type {
   ResolvedPart,
   Store,
 } from '../project';
-import { currentOffers, withDressed, type Offer } from '../prices';
+import { currentOffers, withDressed, type Offer } from '../pricing';
 import type { PlanProblem } from './types';
-import { parseSection, parseThickness } from '../wood';
+import { parseSection, parseThickness } from '../lumber';
 
 /** What a store adds to the price of its goods. */
 export interface StoreTerms {
@@ -30,7 +30,7 @@ export interface StoreTerms {
   /** `freeFrom` counts what was bought there already. */
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
   /** Shipping of what was bought there already, unless enough more is bought; 0: nothing was, or it is free. */
-  due: Minor;
+  committedShipping: Minor;
 }
 
 /** Something that is there already and costs nothing: what was bought. */
@@ -145,7 +145,7 @@ const termsOf = (
       fee: shipping.fee,
       freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
     },
-    due: purchases.length > 0 ? shippingFor(shipping, bought) : 0,
+    committedShipping: purchases.length > 0 ? shippingFor(shipping, bought) : 0,
   };
 };
 

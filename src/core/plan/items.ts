@@ -1,6 +1,6 @@
-import { usedUp, wholeOnes } from '../project';
-import { nameKey } from '../wood';
-import type { Offer } from '../prices';
+import { consumedQuantity, packsToBuy } from '../project';
+import { nameKey } from '../lumber';
+import type { Offer } from '../pricing';
 import type { PlanInput } from './input';
 
 /** One item that is only bought: how many pieces are wanted beyond those owned, opened cans among them, and what is sold of it. */
@@ -14,9 +14,9 @@ export const itemsOf = ({ parts, offers, owned }: PlanInput): WantedItem[] => {
   const used = new Map<string, number>();
   for (const part of parts)
     if (part.kind === 'hardware')
-      used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + usedUp(part));
+      used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
   return [...used].map(([item, all]) => ({
-    pieces: wholeOnes(
+    pieces: packsToBuy(
       all,
       owned
         .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)

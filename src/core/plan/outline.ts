@@ -1,5 +1,5 @@
-import { fromInches, type Ticks } from '../measure';
-import { actualThickness, parseSection, parseThickness } from '../wood';
+import { fromInches, type Ticks } from '../units';
+import { actualThickness, parseSection, parseThickness } from '../lumber';
 import type { Layout, Offcut, Point } from './types';
 
 /** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
@@ -23,11 +23,11 @@ export const faceOf = (outline: Point[]): number =>
   ) / 2;
 
 /** Narrower than this, what is left is not worth a word (common practice). */
-const SLIVER = fromInches(0.5);
+const MIN_USEFUL_OFFCUT = fromInches(0.5);
 
 /** What is left of a board that could still be of use. */
 export const usefulOffcuts = (offcuts: Offcut[]): Offcut[] =>
-  offcuts.filter(({ length, width }) => Math.min(length, width) >= SLIVER);
+  offcuts.filter(({ length, width }) => Math.min(length, width) >= MIN_USEFUL_OFFCUT);
 
 /** How thick a board or sheet is that pieces are cut from: what a calliper reads. */
 export const thicknessOf = ({

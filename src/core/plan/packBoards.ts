@@ -1,6 +1,6 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { PlanSettings, ResolvedPart } from '../project';
-import { meanLength, reach, slantedKerf, slantOffset } from '../wood';
+import { meanLength, reach, slantedKerf, slantOffset } from '../lumber';
 import type { Stock } from './stock';
 
 /**
@@ -75,7 +75,7 @@ export const filledWith = (stock: Stock, pieces: BoardPiece[]): FilledBoard =>
   pieces.reduce(withPiece, empty(stock));
 
 /** So many boards are looked through for each piece. */
-const MOST_OPEN = 300;
+const MAX_OPEN = 300;
 
 /**
  * Best-fit decreasing on boards of one length: each piece, longest first, goes on the board that it leaves the
@@ -108,7 +108,7 @@ export const bestFitDecreasing = (
     boards.push(board);
     open.push(board);
     // Of very many boards the fullest are left as they are.
-    if (open.length > 2 * MOST_OPEN) open = open.sort((a, b) => a.used - b.used).slice(0, MOST_OPEN);
+    if (open.length > 2 * MAX_OPEN) open = open.sort((a, b) => a.used - b.used).slice(0, MAX_OPEN);
   }
   return boards;
 };

@@ -1,4 +1,4 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { PlanSettings, ResolvedPart } from '../project';
 import { fitsPanel, least, panelRoom, waysOn, type Cutting, type FilledPanel, type Leaf } from './cutting';
 import type { Stock } from './stock';
@@ -22,7 +22,7 @@ interface Rows {
 }
 
 /** So many panels are looked through for each piece. */
-const MOST_OPEN = 250;
+const MAX_OPEN = 250;
 
 /**
  * Row by row on sheets, or on boards that are ripped, of one size: each piece, highest first, goes in the row that it fits
@@ -66,7 +66,7 @@ export const rowByRow = (
       panel = { rows: [], used: -kerf };
       panels.push(panel);
       // Of very many panels only the last are looked through.
-      open = [...open.slice(-MOST_OPEN), panel];
+      open = [...open.slice(-MAX_OPEN), panel];
     }
     panel.used += kerf + across;
     panel.rows.push({ leaves: [leaf], used: along, height: across });

@@ -1,6 +1,6 @@
-import { formatLength } from '../measure';
+import { formatLength } from '../units';
 import type { ResolvedPart } from '../project';
-import { reach, thicknessName } from '../wood';
+import { reach, thicknessName } from '../lumber';
 import { serves, supplyOf, type Supply } from './cuttable';
 import { panelRoom } from './cutting';
 import type { PlanInput } from './input';

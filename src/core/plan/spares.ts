@@ -1,5 +1,5 @@
-import { nameKey } from '../wood';
-import type { Purchases } from './buying';
+import { nameKey } from '../lumber';
+import type { Purchases } from './netPricing';
 import type { PlanInput } from './input';
 import type { Stock } from './stock';
 

@@ -1,8 +1,8 @@
-import type { Micros, Ticks } from '../measure';
-import { nameKey } from '../wood';
-import type { Offer } from '../prices';
+import type { Micros, Ticks } from '../units';
+import { nameKey } from '../lumber';
+import type { Offer } from '../pricing';
 import type { Owned, PlanInput } from './input';
-import { buyPieces, type Purchases, type Till } from './buying';
+import { buyPieces, type Purchases, type NetPricing } from './netPricing';
 
 /** Boards or sheets of one size and material: all that is owned and offered of it. */
 export interface Stock {
@@ -20,7 +20,10 @@ export interface Stock {
 }
 
 /** All boards and sheets to be had, longest first: one entry for each size and material. */
-export const stocksOf = ({ offers, owned }: Pick<PlanInput, 'offers' | 'owned'>, { cost }: Till): Stock[] => {
+export const stocksOf = (
+  { offers, owned }: Pick<PlanInput, 'offers' | 'owned'>,
+  { cost }: NetPricing,
+): Stock[] => {
   const stocks = new Map<string, Stock>();
   const stockFor = (
     kind: Stock['kind'],
@@ -63,7 +66,7 @@ export const stocksOf = ({ offers, owned }: Pick<PlanInput, 'offers' | 'owned'>,
 /** What it costs to have so many of each stock, owned ones first. Null where they are not to be had. */
 export const buyStocks = (
   counts: Map<Stock, number>,
-  till: Till,
+  till: NetPricing,
 ): { purchases: Purchases[]; cost: Micros } | null => {
   const bought: { purchases: Purchases[]; cost: Micros } = { purchases: [], cost: 0 };
   for (const [stock, count] of counts) {

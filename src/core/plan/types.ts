@@ -1,6 +1,6 @@
-import type { Micros, Minor, Ticks } from '../measure';
+import type { Micros, Minor, Ticks } from '../units';
 import type { Kind } from '../project';
-import type { Ends } from '../wood';
+import type { Ends } from '../lumber';
 
 /**
  * The plan, with the names of plan.json (formats.md). Here lengths are ticks and money minor units (what a
@@ -17,7 +17,7 @@ export interface Plan {
   trips: Minor;
   shipping: Minor;
   /** Shipping of what was bought before, where nothing more is bought: it is spent, and no plan that goes on there pays it twice. */
-  due: Minor;
+  committedShipping: Minor;
   buys: Buy[];
   layouts: Layout[];
   short: Short[];
@@ -29,7 +29,8 @@ export interface Plan {
 }
 
 /** What plans for one input are weighed by: what they cost, and what is due all the same. */
-export const planCost = ({ total, due }: Pick<Plan, 'total' | 'due'>): Minor => total + due;
+export const planCost = ({ total, committedShipping }: Pick<Plan, 'total' | 'committedShipping'>): Minor =>
+  total + committedShipping;
 
 /** One line of the shopping list. */
 export interface Buy {
@@ -50,7 +51,7 @@ export interface Buy {
   /** qty x unitPrice. */
   cost: Micros;
   /** What leaves the pocket for this line: less discount, with tax. */
-  paid: Minor;
+  costWithTax: Minor;
   /** Boards among them that no layout cuts. */
   spare: number;
 }

@@ -1,4 +1,4 @@
-import { nameKey, type Material } from '../wood';
+import { nameKey, type Material } from '../lumber';
 import { change, type Change } from './history';
 import type { Book, Price, RackEntry, Store, Tool } from './types';
 

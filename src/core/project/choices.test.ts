@@ -13,7 +13,7 @@ import {
   type Project,
   type ProjectChange,
 } from '.';
-import { materialOf } from '../wood';
+import { materialOf } from '../lumber';
 import { fromCsv } from '../testing';
 
 const { project } = fromCsv({

@@ -1,11 +1,11 @@
 import type { Draft } from 'immer';
-import { parseLength, writeLength, type LengthUnit } from '../measure';
+import { parseLength, writeLength, type LengthUnit } from '../units';
 import { groupName, label, partName } from './commandLabel';
 import type { Command } from './commandTypes';
 import { chosenOption } from './groups';
 import { change, type Change } from './history';
 import { namesUsed, pinUnits, renameGroup, renamePart, renameVariable, replaceVariable } from './rewrite';
-import { patchesOf, settle } from './settle';
+import { patchesOf, recalculate } from './recalculate';
 import type { Extra, Measure, Option, Part, Project, ProjectChange, Purchase, Variable } from './types';
 import { isFormula, keepValues } from './values';
 
@@ -17,7 +17,7 @@ export const apply = (
 ): { document: Project; change: Change } | null => {
   const result = change(project, label(project, command), at, (draft) => mutate(draft, command, project));
   if (!result) return null;
-  const { project: document, changes, values } = settle(result.document);
+  const { project: document, changes, values } = recalculate(result.document);
   keepValues(document, values);
   const { patches, inverse } = patchesOf(changes);
   const whole: Change = {

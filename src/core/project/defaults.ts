@@ -1,4 +1,4 @@
-import { parseLength, type LengthUnit } from '../measure';
+import { parseLength, type LengthUnit } from '../units';
 import type { Book, Extra, Group, Measure, Part, PlanSettings, Project, Store } from './types';
 
 /** A measure from a text that is known to be right. Throws on one that is not: a bug, never a user's fault. */

@@ -9,11 +9,11 @@ import {
   formatArea,
   formatWeight,
   formatVolume,
-} from '../measure';
+} from '../units';
 import { inThePiece } from '../budget';
 import { firstPlan, planInput } from '../plan';
 import { fromCsv, must, planCsv } from '../testing';
-import { woodWeight } from '../wood';
+import { woodWeight } from '../lumber';
 import {
   apply,
   measure,

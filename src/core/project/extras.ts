@@ -1,8 +1,8 @@
-import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../measure';
+import { cubicMm, parseArea, parseVolume, squareMm, type SquareMm } from '../units';
 import { fail, ok, type Result } from '../result';
-import { actualThickness, meanLength, NO_OWN, woodWeight, type OwnMaterials } from '../wood';
+import { actualThickness, meanLength, NO_OWN, woodWeight, type OwnMaterials } from '../lumber';
 import { chosenOption, copiesOf } from './groups';
-import { wholeOnes, type ResolvedPart } from './resolvedPart';
+import { packsToBuy, type ResolvedPart } from './resolvedPart';
 import type { Extra, Joint, Project, Shows } from './types';
 import { valuesOf } from './values';
 
@@ -104,5 +104,5 @@ export const resolveExtra = (
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
   const amount = once * extra.coats;
   const fill = amount / covers.value;
-  return ok({ amount, count: wholeOnes(fill, 0), fill });
+  return ok({ amount, count: packsToBuy(fill, 0), fill });
 };

@@ -9,7 +9,7 @@ export * from './values';
 export { homeOf } from './findPart';
 export * from './names';
 export * from './sides';
-export * from './settle';
+export * from './recalculate';
 export * from './joints';
 export * from './extras';
 export * from './formula';

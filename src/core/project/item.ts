@@ -1,5 +1,5 @@
-import { TICKS_PER_FOOT, writeLength, type LengthUnit } from '../measure';
-import { nameKey, parseSection, parseThickness, thicknessName } from '../wood';
+import { TICKS_PER_FOOT, writeLength, type LengthUnit } from '../units';
+import { nameKey, parseSection, parseThickness, thicknessName } from '../lumber';
 import type { Item, Measure, RackEntry } from './types';
 
 /**

@@ -1,4 +1,4 @@
-import { formatLength, parseLength, type Ticks } from '../measure';
+import { formatLength, parseLength, type Ticks } from '../units';
 import {
   fastenerFault,
   fastenerFinish,
@@ -9,7 +9,7 @@ import {
   SCREWS_A_BRACKET,
   type Meeting,
   type OwnMaterials,
-} from '../wood';
+} from '../lumber';
 import { materialsOf } from './groups';
 import { sidesOf } from './sides';
 import type { Group, Joint, Option, Project } from './types';

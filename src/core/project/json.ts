@@ -1,5 +1,5 @@
-import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../measure';
-import { nameKey, type Material } from '../wood';
+import { fromMain, fromMm, MICROS, toMain, toMm, type Minor } from '../units';
+import { nameKey, type Material } from '../lumber';
 import type {
   Book,
   Category,

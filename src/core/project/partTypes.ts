@@ -1,5 +1,5 @@
-import type { Minor, Ticks } from '../measure';
-import type { Exposure } from '../wood';
+import type { Minor, Ticks } from '../units';
+import type { Exposure } from '../lumber';
 import type { Category } from './category';
 
 /** A measure as it was written, a formula too, and what it comes to; `apply` keeps the two in step. */

@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import type { Category } from './category';
 import type { Item } from './partTypes';
 

@@ -1,4 +1,4 @@
-import type { Minor } from '../measure';
+import type { Minor } from '../units';
 import type { Command } from './commandTypes';
 import type { Item, Purchase, PurchaseLine } from './types';
 

@@ -1,4 +1,4 @@
-import { formatLength, type Minor } from '../measure';
+import { formatLength, type Minor } from '../units';
 import {
   describeEnds,
   nameKey,
@@ -10,7 +10,7 @@ import {
   shortestLength,
   SQUARE,
   type OwnMaterials,
-} from '../wood';
+} from '../lumber';
 import type { Problem } from '../result';
 import { resolveExtra, type ResolvedExtra } from './extras';
 import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
@@ -24,10 +24,10 @@ export interface Resolved {
   /** What could not be worked out, by part; such a part is left out of `parts`. */
   problems: (Problem & { partId: string })[];
   /** Extras whose price was typed: bought beside the price book, and so beside the plan. */
-  beside: ResolvedBeside[];
+  typedPriced: ResolvedTypedPrice[];
 }
 
-export interface ResolvedBeside {
+export interface ResolvedTypedPrice {
   extra: Extra;
   item: string;
   count: number;
@@ -52,7 +52,7 @@ export const resolve = (project: Project, own: OwnMaterials = NO_OWN): Resolved 
 };
 
 const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
-  const resolved: Resolved = { parts: [], problems: [], beside: [] };
+  const resolved: Resolved = { parts: [], problems: [], typedPriced: [] };
   for (const group of madeNow(project))
     for (const part of chosenOption(group)?.parts ?? []) {
       const answer = resolvePart(part, group, project);
@@ -69,7 +69,7 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
       for (const problem of answer.problems)
         resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
     else if (answer.value.count > 0 && extra.price !== undefined)
-      resolved.beside.push({
+      resolved.typedPriced.push({
         extra,
         item: extra.item || extra.name,
         count: answer.value.count,

@@ -1,16 +1,16 @@
-import type { Ticks } from '../measure';
-import type { Ends, Section } from '../wood';
+import type { Ticks } from '../units';
+import type { Ends, Section } from '../lumber';
 import type { Part } from './types';
 
 /** How many of something are used up: of cans and bags not whole ones. */
-export const usedUp = ({ count, fill }: { count: number; fill?: number }): number => fill ?? count;
+export const consumedQuantity = ({ count, fill }: { count: number; fill?: number }): number => fill ?? count;
 
 /** So little of a can or bag is no reason for another. */
-export const SLIVER = 1e-3;
+export const QUANTITY_TOLERANCE = 1e-3;
 
 /** Whole ones still to buy where so many are used up and so many are there. */
-export const wholeOnes = (used: number, there: number): number =>
-  Math.max(0, Math.ceil(used - there - SLIVER));
+export const packsToBuy = (used: number, there: number): number =>
+  Math.max(0, Math.ceil(used - there - QUANTITY_TOLERANCE));
 
 /** A part with everything worked out: sizes in ticks, counts for all that is built, materials it may be of. */
 export interface ResolvedPart {
@@ -35,5 +35,5 @@ export interface ResolvedPart {
   /** Hardware only. */
   item: string;
   /** Hardware: how many are used up where they need not be whole, as of cans and bags; absent: `count`. */
-  fill?: number;
+  fractionalQuantity?: number;
 }

@@ -1,4 +1,4 @@
-import { writeLength, type LengthUnit } from '../measure';
+import { writeLength, type LengthUnit } from '../units';
 import {
   evaluateAs,
   mapFormula,

@@ -1,6 +1,6 @@
-import type { LengthUnit, Ticks } from '../measure';
+import type { LengthUnit, Ticks } from '../units';
 import { fail, ok, type Result } from '../result';
-import { actualThickness, parseSection, parseThickness } from '../wood';
+import { actualThickness, parseSection, parseThickness } from '../lumber';
 import type { Group, Part } from './types';
 
 /**

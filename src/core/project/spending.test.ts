@@ -1,4 +1,4 @@
-import { readProjectFile, writeProjectFile } from '../formats';
+import { readProjectFile, writeProjectFile } from '../io';
 import { fromCsv } from '../testing';
 import {
   emptyExtra,
@@ -34,7 +34,12 @@ test('whatever is known of spending comes back from a project file as it went', 
       date: '2026-11-01',
       trips: 420,
       lines: [
-        { item: { ...screws.item, length: measure('40', 'in') }, quantity: 2, paid: 1234, category: 'wood' },
+        {
+          item: { ...screws.item, length: measure('40', 'in') },
+          quantity: 2,
+          paid: 1234,
+          category: 'wood',
+        },
       ],
     },
     dismissed: ['glue:main'],

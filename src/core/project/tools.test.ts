@@ -1,4 +1,4 @@
-import { readProjectFile, writeProjectFile } from '../formats';
+import { readProjectFile, writeProjectFile } from '../io';
 import { firstPlan, planInput } from '../plan';
 import { fromCsv } from '../testing';
 import { applyToBook, toolsOf, type Book } from '.';

@@ -1,4 +1,4 @@
-import { TABLE_SAW, USUAL_TOOLS } from '../wood';
+import { TABLE_SAW, USUAL_TOOLS } from '../lumber';
 import type { Book, PlanSettings } from './types';
 
 /** Whether a tool, by its name, rips boards. */

@@ -1,5 +1,5 @@
-import type { LengthUnit, Micros, Minor } from '../measure';
-import type { OwnMaterials, TreatedNearFood } from '../wood';
+import type { LengthUnit, Micros, Minor } from '../units';
+import type { OwnMaterials, TreatedNearFood } from '../lumber';
 import type { Category } from './category';
 import type { Extra, Group, Item, Measure, Option, Part, Variable } from './partTypes';
 import type { Baseline, Budget, Charge, Purchase } from './purchaseTypes';

@@ -1,6 +1,6 @@
-import { formatLength, parseLength, type LengthUnit } from '../measure';
+import { formatLength, parseLength, type LengthUnit } from '../units';
 import { at, fail, ok, type Result } from '../result';
-import { parseEnds } from '../wood';
+import { parseEnds } from '../lumber';
 import {
   evaluateAs,
   isWhole,
@@ -35,7 +35,7 @@ export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity'
 const SAID = ['length', 'width', 'thickness', 'count', 'angle'] as const;
 type Said = (typeof SAID)[number];
 
-export const MOST_PIECES = 100_000;
+export const MAX_PIECES = 100_000;
 
 /** Whether a text is a formula and not one plain length. */
 export const isFormula = (text: string, unit: LengthUnit): boolean => !parseLength(text, unit).ok;
@@ -238,7 +238,7 @@ const wholeCount = (value: Quantity): Result<number> => {
       `it comes to ${Number(count.toFixed(3))}, not a whole number; use ceil, floor or round`,
     );
   if (count < 0) return fail('count', `it comes to ${count}; there is no less than none`);
-  return count > MOST_PIECES ? fail('count', `it comes to ${count}; the most is ${MOST_PIECES}`) : ok(count);
+  return count > MAX_PIECES ? fail('count', `it comes to ${count}; the most is ${MAX_PIECES}`) : ok(count);
 };
 
 /** A fault inside a thing that is named tells which. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, type LengthUnit } from '../measure';
+import { formatLength, type LengthUnit } from '../units';
 import { apply, emptyProject, resolve, valuesOf, type Project } from '../project';
 import { counter } from '../testing';
 import {
@@ -12,7 +12,7 @@ import {
   weightsOf,
   type Ask,
   type Helper,
-  type Told,
+  type HelperInput,
 } from '.';
 
 const newId = counter();
@@ -39,12 +39,12 @@ const anyAnswer = (ask: Ask, unit: LengthUnit): fc.Arbitrary<string> => {
   }
 };
 
-const anyTold = (helper: Helper, unit: LengthUnit): fc.Arbitrary<Told> =>
+const anyTold = (helper: Helper, unit: LengthUnit): fc.Arbitrary<HelperInput> =>
   fc.record(Object.fromEntries(helper.asks.map((ask) => [ask.key, anyAnswer(ask, unit)])));
 
 const preview = (
   helper: Helper,
-  told: Told,
+  told: HelperInput,
   unit: LengthUnit,
   project = emptyProject('p', 'Case', unit, 'USD'),
 ) => previewMade(helper, told, { project, groupName: helper.title, materials: ['treated'], newId });

@@ -1,4 +1,4 @@
-import { parseLength, type LengthUnit } from '../measure';
+import { parseLength, type LengthUnit } from '../units';
 import {
   apply,
   chosenOption,
@@ -18,26 +18,26 @@ import {
   type Variable,
 } from '../project';
 import { ok, type Problem, type Result } from '../result';
-import { parseSection, parseThickness } from '../wood';
+import { parseSection, parseThickness } from '../lumber';
 import { toExtra, toJoint, toPart } from './made';
 import type { Answers, Ask, Helper, Made, Sizes } from './types';
 
 /** What the helper was told, by key of what it asks. Kept with the option, where `=id` and `@id` are a measure of its own and one of others. */
-export type Told = Record<string, string>;
+export type HelperInput = Record<string, string>;
 
 /** What a helper starts from. */
-export const usualAnswers = (helper: Helper, unit: LengthUnit): Told =>
+export const usualAnswers = (helper: Helper, unit: LengthUnit): HelperInput =>
   Object.fromEntries(helper.asks.map((ask) => [ask.key, ask.usual[unit]]));
 
 /** Whether a thing is asked at all, given the other answers. */
-export const isAsked = ({ when }: Ask, told: Told): boolean => {
+export const isAsked = ({ when }: Ask, told: HelperInput): boolean => {
   if (!when) return true;
   const answer = (told[when.key] ?? '').trim();
   return when.is === 'any' ? answer !== '' : when.is.split('|').includes(answer);
 };
 
 /** What is wrong with an answer, as a sentence; null: nothing. */
-export const answerFault = (ask: Ask, told: Told, project: Project): string | null => {
+export const answerFault = (ask: Ask, told: HelperInput, project: Project): string | null => {
   const text = (told[ask.key] ?? '').trim();
   if (!isAsked(ask, told) || (text === '' && ask.blank !== undefined)) return null;
   if (text === '') return 'It is needed to work out the parts.';
@@ -63,7 +63,7 @@ export const answerFault = (ask: Ask, told: Told, project: Project): string | nu
 };
 
 /** All faults of the answers, by key. */
-export const answerFaults = (helper: Helper, told: Told, project: Project): Record<string, string> =>
+export const answerFaults = (helper: Helper, told: HelperInput, project: Project): Record<string, string> =>
   Object.fromEntries(
     helper.asks.flatMap((ask) => {
       const fault = answerFault(ask, told, project);
@@ -76,13 +76,13 @@ interface Names {
   variables: Variable[];
   nameOf: (key: string) => string;
   /** The answers as they are kept. */
-  kept: Told;
+  kept: HelperInput;
 }
 
 /** Gives every length and count that was told a measure, or finds the measure that was named. */
 const nameMeasures = (
   helper: Helper,
-  told: Told,
+  told: HelperInput,
   project: Project,
   groupName: string,
   before: Option | undefined,
@@ -90,7 +90,7 @@ const nameMeasures = (
 ): Names => {
   const variables: Variable[] = [];
   const names = new Map<string, string>();
-  const kept: Told = {};
+  const kept: HelperInput = {};
   const taken = () => [...project.variables, ...variables].map(({ name }) => name);
   const own = (key: string): Variable | undefined => {
     const held = before?.made?.answers[key];
@@ -135,7 +135,7 @@ const nameMeasures = (
   return { variables, nameOf, kept };
 };
 
-const answersOf = (told: Told, helper: Helper, nameOf: (key: string) => string): Answers => ({
+const answersOf = (told: HelperInput, helper: Helper, nameOf: (key: string) => string): Answers => ({
   measure: nameOf,
   text: (key) => (told[key] ?? '').trim(),
   has: (key) => {
@@ -173,7 +173,7 @@ export interface BuildContext {
  * The command that adds what a helper makes to a project, or makes it anew: parts and joints with formulas over
  * named measures. Of parts it had made before, ids, names, notes and what was measured stay. Problems: the answers'.
  */
-export const buildMade = (helper: Helper, told: Told, context: BuildContext): Result<Command> => {
+export const buildMade = (helper: Helper, told: HelperInput, context: BuildContext): Result<Command> => {
   const { project, groupId, newId } = context;
   const faults = answerFaults(helper, told, project);
   const problems = Object.entries(faults).map(([place, sentence]): Problem => ({
@@ -256,7 +256,7 @@ const ownParts = (formula: string, { groupName, project, groupId }: BuildContext
 };
 
 /** What a helper was told, to change it: measures by their formula, those of others by their name. */
-export const toldBefore = (helper: Helper, option: Option, project: Project): Told => {
+export const toldBefore = (helper: Helper, option: Option, project: Project): HelperInput => {
   const usual = usualAnswers(helper, project.unit);
   const variable = (id: string) => project.variables.find((candidate) => candidate.id === id);
   return Object.fromEntries(
@@ -294,7 +294,7 @@ export const sizesOf = (project: Project, group: Group, option: Option): Sizes =
 /** What a helper would make of its answers: the project with it, and its group there. Problems: the answers'. */
 export const previewMade = (
   helper: Helper,
-  told: Told,
+  told: HelperInput,
   context: BuildContext,
 ): Result<{ project: Project; group: Group; option: Option; command: Command }> => {
   const command = buildMade(helper, told, context);

@@ -1,13 +1,13 @@
-import { fromInches } from '../measure';
+import { fromInches } from '../units';
 import { apply, emptyProject, type Command, type Project } from '../project';
 import { fromCsv, counter, must } from '../testing';
-import { buildMade, checksOf, helperOf, usualAnswers, type Told } from '.';
+import { buildMade, checksOf, helperOf, usualAnswers, type HelperInput } from '.';
 
 const newId = counter();
 const noLimit = () => null;
 const after = (project: Project, ...commands: Command[]): Project =>
   commands.reduce((held, command) => apply(held, command, 0)?.document ?? held, project);
-const withHelper = (id: string, told: Told = {}, project = emptyProject('p', 'Case', 'in', 'USD')) => {
+const withHelper = (id: string, told: HelperInput = {}, project = emptyProject('p', 'Case', 'in', 'USD')) => {
   const helper = helperOf(id);
   if (!helper) throw new Error(id);
   const command = must(

@@ -1,4 +1,4 @@
-import { formatLength, type Ticks } from '../measure';
+import { formatLength, type Ticks } from '../units';
 import {
   chosenOption,
   madeNow,
@@ -12,7 +12,7 @@ import {
   type Project,
   type ResolvedPart,
 } from '../project';
-import { NO_OWN, reach, type OwnMaterials } from '../wood';
+import { NO_OWN, reach, type OwnMaterials } from '../lumber';
 import { buildMade, sizesOf, toldBefore } from './build';
 import { helperOf } from './helpers';
 

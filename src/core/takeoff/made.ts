@@ -1,6 +1,6 @@
-import type { LengthUnit } from '../measure';
+import type { LengthUnit } from '../units';
 import { emptyPart, identifier, type Extra, type Joint, type Part, type Project } from '../project';
-import { actualThickness, fastenersEach, parseSection, parseThickness } from '../wood';
+import { actualThickness, fastenersEach, parseSection, parseThickness } from '../lumber';
 import type { MadeExtra, MadeJoint, MadePart } from './types';
 
 /** A part as it is kept, from what a helper says of it; `held`: the same of before, whose id, name and notes stay. */

@@ -1,4 +1,4 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { Ask, Corner, Dimension, Shape, View } from './types';
 
 /** A part seen square on: its lower left corner, how far it goes to the right and up. */
@@ -16,10 +16,10 @@ export const behind = (shape: Shape): Shape => ({ ...shape, behind: true });
 
 /** So many alike, `step` apart. */
 export const repeated = <T>(count: number, step: Ticks, shape: (offset: Ticks) => T): T[] =>
-  Array.from({ length: Math.max(0, Math.min(count, MOST_DRAWN)) }, (_, index) => shape(index * step));
+  Array.from({ length: Math.max(0, Math.min(count, MAX_DRAWN)) }, (_, index) => shape(index * step));
 
 /** More of a thing than this is not to be told apart on a screen. */
-const MOST_DRAWN = 120;
+const MAX_DRAWN = 120;
 
 export const along = (from: Ticks, to: Ticks, y: Ticks, side: 'below' | 'above' = 'below'): Dimension => ({
   from: [from, y],

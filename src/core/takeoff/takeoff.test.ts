@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { formatLength, fromInches, fromMm, type LengthUnit } from '../measure';
+import { formatLength, fromInches, fromMm, type LengthUnit } from '../units';
 import { apply, emptyProject, resolve, valuesOf, type Project } from '../project';
 import { counter, must } from '../testing';
-import { HELPERS, helperOf, previewMade, sizesOf, toldBefore, usualAnswers, type Told } from '.';
+import { HELPERS, helperOf, previewMade, sizesOf, toldBefore, usualAnswers, type HelperInput } from '.';
 
 const newId = counter();
 const made = (
   id: string,
-  told: Told = {},
+  told: HelperInput = {},
   unit: LengthUnit = 'in',
   project = emptyProject('p', 'Case', unit, 'USD'),
 ) => {

@@ -1,4 +1,4 @@
-import type { Ticks } from '../measure';
+import type { Ticks } from '../units';
 import type { Exposure, JointKind, Shows } from '../project';
 
 /** One thing a helper asks, in the words of who builds. */

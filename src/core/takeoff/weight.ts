@@ -1,6 +1,6 @@
-import { cubicMm, type SquareMm, type Ticks } from '../measure';
+import { cubicMm, type SquareMm, type Ticks } from '../units';
 import { resolve, surface, weightOf, type Project } from '../project';
-import { NO_OWN, woodWeight, type OwnMaterials } from '../wood';
+import { NO_OWN, woodWeight, type OwnMaterials } from '../lumber';
 
 /** What all that is made of wood weighs, in kilograms, and the heaviest piece of it; with all its faces. */
 export interface Weights {

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { categoryOf } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { parseCount, parseMoney, symbol } from '@/core/measure';
-import { currentOffers } from '@/core/prices';
+import { parseCount, parseMoney, symbol } from '@/core/units';
+import { currentOffers } from '@/core/pricing';
 import { CATEGORIES, emptyExtra, type Category } from '@/core/project';
-import { nameKey } from '@/core/wood';
+import { nameKey } from '@/core/lumber';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, Counter, Detail, TextField, Words } from '@/ui';
+import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 
 /** Something to buy beyond the wood: glue, sandpaper, a hired drill; from the price book by its name, or at a typed price. */
 export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: () => void }) => {
@@ -91,14 +91,14 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
           ))}
         </View>
       ) : null}
-      <Counter
+      <Stepper
         label="How many"
         value={quantity}
         onChange={setQuantity}
         error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
       />
       {sold && !typed ? (
-        <Words tone="soft">The price book has it: it is bought where that is cheapest.</Words>
+        <Text tone="soft">The price book has it: it is bought where that is cheapest.</Text>
       ) : null}
       <TextField
         label={`One costs, with tax, ${symbol(currency).trim()}`}

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { capital } from '@/core/capital';
-import { formatLength, formatStockLength, type LengthUnit } from '@/core/measure';
+import { formatLength, formatStockLength, type LengthUnit } from '@/core/units';
 import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
 import { partLetters, tagName, type Project } from '@/core/project';
-import { nameKey, woodTone, type OwnMaterials } from '@/core/wood';
-import { Band, Button, LayoutDrawing, Row, Segments, useInk, Words } from '@/ui';
+import { nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
+import { SectionHeader, Button, LayoutDrawing, Row, SegmentedButtons, useColors, Text } from '@/ui';
 
 const ZOOMS = [
   { value: '1', label: 'Whole' },
@@ -39,13 +39,13 @@ export const Boards = ({
     const key = `${layout.kind}:${layout.section}:${nameKey(layout.material)}`;
     groups.set(key, [...(groups.get(key) ?? []), { layout, number: index + 1 }]);
   });
-  if (groups.size === 0) return <Words style={styles.pad}>No boards or sheets to cut yet.</Words>;
+  if (groups.size === 0) return <Text style={styles.pad}>No boards or sheets to cut yet.</Text>;
   const choose = (partId: string, number: number) =>
     setChosen(chosen?.partId === partId && chosen.number === number ? null : { partId, number });
   return (
     <>
       <View style={styles.zoom}>
-        <Segments label="Size of the drawings" value={zoom} onChange={setZoom} options={ZOOMS} />
+        <SegmentedButtons label="Size of the drawings" value={zoom} onChange={setZoom} options={ZOOMS} />
       </View>
       {[...groups].map(([key, numbered]) => {
         const first = numbered[0]?.layout as Layout;
@@ -53,7 +53,7 @@ export const Boards = ({
         const noun = first.kind === 'sheet' ? 'sheet' : 'board';
         return (
           <View key={key} role="group" aria-label={`${first.section} ${first.material}`}>
-            <Band
+            <SectionHeader
               title={`${first.section} ${first.material}`}
               note={`${count} ${noun}${count === 1 ? '' : 's'}`}
             />
@@ -99,7 +99,7 @@ interface DrawnProps {
 }
 
 const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onChoose }: DrawnProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const { unit } = project;
   const letters = partLetters(project);
   const noun = layout.kind === 'sheet' ? 'Sheet' : 'Board';
@@ -129,10 +129,10 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
   return (
     <View style={styles.drawn}>
       <View style={styles.title}>
-        <Words>{`${noun} ${number}: ${size}`}</Words>
-        <Words size="small" tone="soft" align="right" style={styles.grow}>
+        <Text>{`${noun} ${number}: ${size}`}</Text>
+        <Text size="small" tone="soft" align="right" style={styles.grow}>
           {from} · {layout.count === 1 ? 'one like this' : `${layout.count} like this`}
-        </Words>
+        </Text>
       </View>
       <LayoutDrawing
         kind={layout.kind}
@@ -140,7 +140,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
         width={layout.width}
         longest={longest}
         zoom={zoom}
-        color={ink.wood[woodTone(layout.material, own)]}
+        color={colors.wood[woodTone(layout.material, own)]}
         pieces={pieces}
         offcuts={offcuts}
         onPiece={(key) => onChoose(pieces[Number(key)]?.partId ?? '')}
@@ -162,14 +162,14 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
           );
         })}
       </View>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {[
           ...layout.storeCuts.map(
             (cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`,
           ),
           `${capital(left)}.`,
         ].join(' ')}
-      </Words>
+      </Text>
       {chosen?.number === number ? (
         <Where partId={chosen.partId} number={number} plan={plan} project={project} />
       ) : null}
@@ -206,9 +206,9 @@ const Where = ({
   return (
     <Row style={styles.where}>
       <View role="status">
-        <Words>{words.join(' ')}</Words>
+        <Text>{words.join(' ')}</Text>
         <Link href={`/project/${project.id}/parts`} style={styles.link}>
-          <Words tone="good">Show the parts</Words>
+          <Text tone="good">Show the parts</Text>
         </Link>
       </View>
     </Row>

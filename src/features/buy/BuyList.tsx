@@ -1,10 +1,17 @@
 import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { besideOf, extrasPaid, firstBaseline, hardwareItem, itemOfBuy, purchaseLine } from '@/core/budget';
-import { formatDay, formatMoney, formatTag, toMinor } from '@/core/measure';
+import {
+  typedPriceLines,
+  extrasPaid,
+  firstBaseline,
+  hardwareItem,
+  itemOfBuy,
+  purchaseLine,
+} from '@/core/budget';
+import { formatDay, formatMoney, formatTag, toMinor } from '@/core/units';
 import type { Buy, Plan } from '@/core/plan';
-import { daysBetween, isStale, knownOn, offerAt } from '@/core/prices';
+import { daysBetween, isStale, knownOn, offerAt } from '@/core/pricing';
 import {
   keptMoney,
   purchaseMoney,
@@ -17,7 +24,7 @@ import {
   type Purchase,
 } from '@/core/project';
 import { newId, notify, STALE_AFTER, today, useSettings, useToday, type OpenProject } from '@/data';
-import { Band, Button, Row, Stamp, Tick, useInk, Words, type PurchaseAt } from '@/ui';
+import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text, type PurchaseAt } from '@/ui';
 
 interface Props {
   open: OpenProject;
@@ -45,14 +52,14 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     const purchase = purchaseOf(buy, item, project, open);
     run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, day) });
     notify({
-      text: `${buy.item}: bought for ${formatMoney(buy.paid, project.currency)}.`,
+      text: `${buy.item}: bought for ${formatMoney(buy.costWithTax, project.currency)}.`,
       action: { label: 'Paid otherwise', run: () => onEdit({ purchase, line: 0, isNew: false }) },
     });
   };
   const places = placesOf(plan, project, book);
-  const beside = besideOf(project, book);
+  const beside = typedPriceLines(project, book);
   if (places.length === 0 && beside.length === 0)
-    return <Words style={styles.pad}>Nothing to buy until there are prices.</Words>;
+    return <Text style={styles.pad}>Nothing to buy until there are prices.</Text>;
   const removed = (purchase: Purchase, index: number, name: string) => {
     run(removeLine(purchase, index));
     notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
@@ -66,7 +73,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
         );
         return (
           <View key={storeId || name} role="group" aria-label={name}>
-            <Band title={name} note={storeNote(storeId, plan, purchases, open)} />
+            <SectionHeader title={name} note={storeNote(storeId, plan, purchases, open)} />
             {buys.length > 0 || purchases.some(({ isOpen }) => isOpen) ? (
               <View style={styles.shop}>
                 <Button
@@ -85,15 +92,15 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
               return (
                 <Fragment key={buy.offerKey}>
                   {before && sectionOf(before) === section ? null : (
-                    <Words size="small" tone="soft" role="heading" style={styles.section}>
+                    <Text size="small" tone="soft" role="heading" style={styles.section}>
                       {section}
-                    </Words>
+                    </Text>
                   )}
                   <BuyLine
                     title={`${buy.qty} × ${buy.item}`}
                     note={tagWords(buy, plan)}
                     warning={oldWords(buy)}
-                    sum={formatMoney(buy.paid, project.currency)}
+                    sum={formatMoney(buy.costWithTax, project.currency)}
                     isBought={false}
                     onTick={() => buyNow(buy)}
                     onOpen={() =>
@@ -121,8 +128,8 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
       })}
       {beside.length > 0 ? (
         <View role="group" aria-label="Anywhere">
-          <Band title="Anywhere" note="at a price that was typed" />
-          {beside.map(({ extraId, item, quantity, paid, category }) => {
+          <SectionHeader title="Anywhere" note="at a price that was typed" />
+          {beside.map(({ extraId, item, quantity, costWithTax, category }) => {
             const bought = (): Purchase => ({
               id: newId(),
               date: day,
@@ -135,7 +142,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                     hardwareItem(item),
                     1,
                     quantity,
-                    paid,
+                    costWithTax,
                     { taxFree: false },
                     project.settings,
                     project.currency,
@@ -149,7 +156,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                 key={extraId}
                 title={`${quantity} × ${item}`}
                 note={category}
-                sum={formatMoney(paid, project.currency)}
+                sum={formatMoney(costWithTax, project.currency)}
                 isBought={false}
                 onTick={() =>
                   run({
@@ -187,11 +194,11 @@ const sectionOf = ({ kind, section, material }: Buy): string =>
   kind === 'hardware' ? 'Hardware' : `${section} ${material}`;
 
 /** The price on the tag, and whether tax comes on top of it. */
-const tagWords = ({ unitPrice, pack, paid, cost }: Buy, plan: Plan | null): string => {
+const tagWords = ({ unitPrice, pack, costWithTax, cost }: Buy, plan: Plan | null): string => {
   const currency = plan?.currency ?? '';
   const tag = `${formatTag(unitPrice, currency)} ${pack > 1 ? `a pack of ${pack}` : 'each'}`;
   const plain = toMinor(cost, currency);
-  return paid > plain ? `${tag}, tax added` : paid < plain ? `${tag}, less discount` : tag;
+  return costWithTax > plain ? `${tag}, tax added` : costWithTax < plain ? `${tag}, less discount` : tag;
 };
 
 /** The purchase that ticking a line makes: today, at the planned price. */
@@ -208,7 +215,7 @@ const purchaseOf = (buy: Buy, item: Item, project: Project, { book }: OpenProjec
         item,
         buy.pack,
         buy.qty,
-        buy.paid,
+        buy.costWithTax,
         store ?? { taxFree: false },
         project.settings,
         project.currency,
@@ -261,10 +268,10 @@ interface LineProps {
 }
 
 const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LineProps) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
-    <View style={[styles.line, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
-      <Tick isTicked={isBought} label={`${title}: bought`} onPress={onTick} />
+    <View style={[styles.line, { backgroundColor: colors.card, borderColor: colors.hairline }]}>
+      <Checkbox isTicked={isBought} label={`${title}: bought`} onPress={onTick} />
       <Row
         onPress={onOpen}
         label={`${title}, ${sum}: ${isBought ? 'change what was paid' : 'bought at another price'}`}
@@ -272,20 +279,20 @@ const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LinePr
       >
         <View style={styles.inside}>
           <View style={styles.grow}>
-            <Words struck={isBought} tone={isBought ? 'soft' : 'ink'}>
+            <Text struck={isBought} tone={isBought ? 'soft' : 'ink'}>
               {title}
-            </Words>
-            <Words size="small" tone="soft">
+            </Text>
+            <Text size="small" tone="soft">
               {note}
               {warning ? (
-                <Words size="small" tone="bad">
+                <Text size="small" tone="bad">
                   {` · ${warning}`}
-                </Words>
+                </Text>
               ) : null}
-            </Words>
+            </Text>
           </View>
-          {isBought ? <Stamp text="bought" /> : null}
-          <Words size="strong">{sum}</Words>
+          {isBought ? <StatusBadge text="bought" /> : null}
+          <Text size="strong">{sum}</Text>
         </View>
       </Row>
     </View>

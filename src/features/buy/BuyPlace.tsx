@@ -3,26 +3,26 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
 import { firstBaseline } from '@/core/budget';
-import { atHand } from '@/core/compare';
-import { formatLength, formatMoney } from '@/core/measure';
+import { hazardContext } from '@/core/compare';
+import { formatLength, formatMoney } from '@/core/units';
 import { proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
-import { cautionsFor } from '@/core/wood';
+import { cautionsFor } from '@/core/lumber';
 import { removeLine, tagName } from '@/core/project';
 import { notify, today, useProject, type OpenProject } from '@/data';
 import { useByHand, usePlanAndMoney } from '@/planning';
 import {
-  Band,
+  SectionHeader,
   Button,
   Cautions,
   Columns,
   Icon,
   PurchaseForm,
   Row,
-  Segments,
-  Stamp,
-  useInk,
+  SegmentedButtons,
+  StatusBadge,
+  useColors,
   useIsWide,
-  Words,
+  Text,
   type PurchaseAt,
 } from '@/ui';
 import { AnythingElse } from './AnythingElse';
@@ -50,9 +50,9 @@ const Buy = ({ open }: { open: OpenProject }) => {
   const shown = shownPlan(plan);
   const isLong = useForAWhile(doing !== null);
   const byHandCost = useByHand(project, book);
-  const byHand = shown && byHandCost !== null ? byHandCost - shown.due : null;
+  const byHand = shown && byHandCost !== null ? byHandCost - shown.committedShipping : null;
   const [view, setView] = useState<'list' | 'boards'>('list');
-  const cautions = useMemo(() => cautionsFor(atHand(project, book, plan)), [project, book, plan]);
+  const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
   const [isAdding, setAdding] = useState(false);
   const remove = ({ purchase, line }: PurchaseAt) => {
@@ -82,7 +82,7 @@ const Buy = ({ open }: { open: OpenProject }) => {
   if (isEmpty)
     return (
       <Columns>
-        <Words style={styles.pad}>Nothing to buy yet. Add parts first.</Words>
+        <Text style={styles.pad}>Nothing to buy yet. Add parts first.</Text>
       </Columns>
     );
   const boards = shown ? (
@@ -95,17 +95,17 @@ const Buy = ({ open }: { open: OpenProject }) => {
     <Columns detail={form} beside={boards}>
       <View style={styles.head}>
         <View style={styles.headline}>
-          <Words size="title">{formatMoney(money.toBuy, project.currency)} to buy</Words>
+          <Text size="title">{formatMoney(money.toBuy, project.currency)} to buy</Text>
           {shown?.status === 'proved' ? (
-            <Stamp text="proved cheapest" />
+            <StatusBadge text="proved cheapest" />
           ) : shown && doing === null && shown.total > shown.lowerBound ? (
-            <Stamp text="not proved" tone="plain" />
+            <StatusBadge text="not proved" tone="plain" />
           ) : null}
         </View>
         {shown ? (
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {doing === null ? proofWords(shown) : doingWords(shown, doing)}
-          </Words>
+          </Text>
         ) : null}
         {isLong ? (
           <Button mode="text" compact onPress={stop} style={styles.stop}>
@@ -113,15 +113,17 @@ const Buy = ({ open }: { open: OpenProject }) => {
           </Button>
         ) : null}
         {shown && plan.status !== 'infeasible' && byHand !== null && byHand > shown.total ? (
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - shown.total, project.currency)}.`}
-          </Words>
+          </Text>
         ) : null}
       </View>
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
       {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
-      {isWide ? null : <Segments label="Views of the plan" value={view} onChange={setView} options={VIEWS} />}
+      {isWide ? null : (
+        <SegmentedButtons label="Views of the plan" value={view} onChange={setView} options={VIEWS} />
+      )}
       {isWide || view === 'list' ? (
         <>
           <BuyList open={open} plan={shown} onEdit={setBought} />
@@ -182,10 +184,10 @@ const doingWords = ({ total, lowerBound, currency }: Plan, doing: keyof typeof D
 
 /** What cannot be made, and why. */
 const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: string }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View role="region" aria-label="Cannot be made yet">
-      <Band
+      <SectionHeader
         title="Cannot be made yet"
         note={`${problems.length} ${problems.length === 1 ? 'thing' : 'things'}, not in the sums`}
         tone="bad"
@@ -193,13 +195,13 @@ const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: s
       {problems.map(({ sentence }, index) => (
         <Row key={index} style={styles.problem}>
           <View style={styles.problemLine}>
-            <Icon name="warning" color={ink.red} />
-            <Words style={styles.grow}>{sentence}</Words>
+            <Icon name="warning" color={colors.red} />
+            <Text style={styles.grow}>{sentence}</Text>
           </View>
         </Row>
       ))}
       <Link href={`/project/${projectId}/prices`} style={styles.link}>
-        <Words tone="good">Go to Prices</Words>
+        <Text tone="good">Go to Prices</Text>
       </Link>
     </View>
   );
@@ -208,13 +210,13 @@ const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: s
 /** Pieces that come out short, with the advice to measure first. */
 const Short = ({ plan, unit }: { plan: Plan; unit: 'in' | 'mm' }) => (
   <View role="region" aria-label="Comes out short">
-    <Band title="Comes out short" note="allowed by the project" />
+    <SectionHeader title="Comes out short" note="allowed by the project" />
     {plan.short.map(({ part, by, count }, index) => (
       <Row key={index} style={styles.problem}>
-        <Words>
+        <Text>
           {count} × {part}, each {formatLength(by, unit)} shorter than asked. Measure the board before the
           first cut: most run a little over.
-        </Words>
+        </Text>
       </Row>
     ))}
   </View>

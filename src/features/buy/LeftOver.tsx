@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { leftoversOf } from '@/core/budget';
 import type { Plan } from '@/core/plan';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { rackName } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
-import { Band, Button, Row, Words } from '@/ui';
+import { SectionHeader, Button, Row, Text } from '@/ui';
 
 /** What is left once everything is bought: one tap puts it on the rack, for the next plan to use. */
 export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
@@ -36,11 +36,11 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
   };
   return (
     <View role="region" aria-label="Left over">
-      <Band title="Left over" note="when it is all cut" />
+      <SectionHeader title="Left over" note="when it is all cut" />
       {left.map((one) => (
         <Row key={rackName(one)} style={styles.row}>
-          <Words style={styles.grow}>{`${one.quantity} × ${rackName(one)}`}</Words>
-          <Words tone="soft">{formatMoney(one.quantity * one.worth, project.currency)}</Words>
+          <Text style={styles.grow}>{`${one.quantity} × ${rackName(one)}`}</Text>
+          <Text tone="soft">{formatMoney(one.quantity * one.worth, project.currency)}</Text>
         </Row>
       ))}
       <View style={styles.put}>
@@ -50,10 +50,10 @@ export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
         <Button mode="text" onPress={() => put(true)}>
           {`With what it is worth, ${formatMoney(sum, project.currency)}`}
         </Button>
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           With its worth, the project that uses it bears its share; at the till it costs nothing more either
           way.
-        </Words>
+        </Text>
       </View>
     </View>
   );

@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { forgottenIn, type Forgotten } from '@/core/compare';
-import { parseMoney, symbol } from '@/core/measure';
+import { parseMoney, symbol } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import type { Command } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
-import { Band, Button, Row, TextField, Words } from '@/ui';
+import { SectionHeader, Button, Row, TextField, Text } from '@/ui';
 
 /** What people forget, asked for by rule: added, said to be there, or dismissed for good. */
 export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan | null }) => {
@@ -44,7 +44,7 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
   const titles = missing.map(({ title }) => title).join(' · ');
   return (
     <View role="region" aria-label="Often forgotten">
-      <Band
+      <SectionHeader
         title="Often forgotten"
         note={isOpen ? 'less' : titles}
         label={`Often forgotten: ${titles}`}
@@ -52,7 +52,7 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
       />
       {isOpen
         ? missing.map((one) => (
-            <Asked
+            <ForgottenItem
               key={one.id}
               one={one}
               currency={project.currency}
@@ -66,7 +66,7 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
   );
 };
 
-const Asked = ({
+const ForgottenItem = ({
   one: { title, sentence, source, wants },
   currency,
   onAdd,
@@ -87,11 +87,11 @@ const Asked = ({
   };
   return (
     <Row style={styles.row}>
-      <Words size="strong">{title}</Words>
-      <Words size="small">{sentence}</Words>
-      <Words size="small" tone="soft">
+      <Text size="strong">{title}</Text>
+      <Text size="small">{sentence}</Text>
+      <Text size="small" tone="soft">
         {`By ${source}.`}
-      </Words>
+      </Text>
       {isPricing ? (
         <View style={styles.price}>
           <View style={styles.grow}>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import type { OpenProject } from '@/data';
 import { useSeveral } from '@/planning';
-import { Band, Button, Row, Words } from '@/ui';
+import { SectionHeader, Button, Row, Text } from '@/ui';
 
 /** What one piece of work costs when several are built at once: longer boards and whole packs are used up better. */
 export const Several = ({ open }: { open: OpenProject }) => {
@@ -28,7 +28,7 @@ const Table = ({ open: { project, book } }: { open: OpenProject }) => {
   const least = Math.min(...known);
   return (
     <View role="region" aria-label="Build several">
-      <Band title="Build several" note="cost of each, planned together" />
+      <SectionHeader title="Build several" note="cost of each, planned together" />
       {several.map(({ builds, total, above, isPlanning }) => {
         const each = total === null ? null : total / builds;
         const proofOf = (gap: number | null) =>
@@ -41,13 +41,13 @@ const Table = ({ open: { project, book } }: { open: OpenProject }) => {
             : `${money(total)} in all${isPlanning ? ', still looking' : proofOf(above)}`;
         return (
           <Row key={builds} style={styles.row}>
-            <Words size="strong" style={styles.count}>{`${builds} ×`}</Words>
-            <Words size="small" tone="soft" style={styles.grow}>
+            <Text size="strong" style={styles.count}>{`${builds} ×`}</Text>
+            <Text size="small" tone="soft" style={styles.grow}>
               {words}
-            </Words>
-            <Words size="strong" tone={each !== null && each === least ? 'good' : 'ink'} align="right">
+            </Text>
+            <Text size="strong" tone={each !== null && each === least ? 'good' : 'ink'} align="right">
               {each === null ? '' : `${money(each)} each`}
-            </Words>
+            </Text>
           </Row>
         );
       })}

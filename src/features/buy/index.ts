@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const BuyPlace = later(async () => (await import('./BuyPlace')).BuyPlace);
+export const BuyPlace = lazyScreen(async () => (await import('./BuyPlace')).BuyPlace);

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { useState } from 'react';
 import { together, type Proposal } from '@/core/compare';
 import type { Project } from '@/core/project';
-import { Band, Button, Detail, Row, Tick, Words } from '@/ui';
+import { SectionHeader, Button, Detail, Row, Checkbox, Text } from '@/ui';
 
 /** What may be put beside the choice, by what it is about: one press adds it, or several are ticked and put together. */
 export const AddColumn = ({
@@ -59,7 +59,7 @@ export const AddColumn = ({
         if (of.length === 0) return null;
         return (
           <View key={groupId ?? ''} style={styles.section}>
-            <Band title={title} />
+            <SectionHeader title={title} />
             {of.map((proposal) => (
               <Choosable
                 key={proposal.id}
@@ -72,10 +72,10 @@ export const AddColumn = ({
         );
       })}
       {proposals.every(({ id }) => held.has(id)) ? (
-        <Words>
+        <Text>
           Everything that the prices allow is compared already. Add prices of other materials or sections to
           see more.
-        </Words>
+        </Text>
       ) : null}
       {onReset ? (
         <Button mode="text" onPress={onReset}>
@@ -102,12 +102,12 @@ const Choosable = ({
     {...(isTicked === null ? { onPress, label: `Compare ${name}` } : {})}
   >
     <View style={styles.line}>
-      {isTicked === null ? null : <Tick isTicked={isTicked} label={name} onPress={onPress} />}
-      <Words style={styles.grow}>{name}</Words>
+      {isTicked === null ? null : <Checkbox isTicked={isTicked} label={name} onPress={onPress} />}
+      <Text style={styles.grow}>{name}</Text>
       {verdict === 'unfit' ? (
-        <Words size="small" tone="bad">
+        <Text size="small" tone="bad">
           not fit
-        </Words>
+        </Text>
       ) : null}
     </View>
   </Row>

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { buildOrBuy, type Outcome } from '@/core/compare';
-import { isDate } from '@/core/formats';
-import { formatDay, formatMoney, parseMoney, symbol } from '@/core/measure';
+import { isDate } from '@/core/io';
+import { formatDay, formatMoney, parseMoney, symbol } from '@/core/units';
 import type { ReadyMade, Work } from '@/core/project';
 import { newId, notify, useToday, type OpenProject } from '@/data';
-import { Band, Button, IconAction, Row, SumRow, TextField, WorkFields, Words } from '@/ui';
+import { SectionHeader, Button, IconAction, Row, SumRow, TextField, WorkFields, Text } from '@/ui';
 
 const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
@@ -28,7 +28,7 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
     <View>
       {found ? (
         <View role="region" aria-label="What building costs">
-          <Band title="What building costs" note={builds > 1 ? `each of ${builds}` : ''} />
+          <SectionHeader title="What building costs" note={builds > 1 ? `each of ${builds}` : ''} />
           <SumRow
             label="In the piece"
             about="what it uses up of boards and boxes"
@@ -44,20 +44,20 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
       ) : null}
       <View style={styles.fields}>
         <WorkFields work={work} builds={builds} currency={currency} onChange={change} />
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           Tools one by one, travel and power are under Spend, Costs.
-        </Words>
+        </Text>
       </View>
-      <Band title="Ready made" note={readyMade.length > 0 ? 'against all in' : ''} />
+      <SectionHeader title="Ready made" note={readyMade.length > 0 ? 'against all in' : ''} />
       {found?.readyMade.map((seen) => (
         <Row key={seen.id} style={styles.row}>
           <View style={styles.head}>
             <View style={styles.grow}>
-              <Words size="strong">{money(seen.price)}</Words>
-              <Words size="small" tone="soft">
+              <Text size="strong">{money(seen.price)}</Text>
+              <Text size="small" tone="soft">
                 {seen.source}, seen {formatDay(seen.date)}
-              </Words>
-              <Words size="small" tone={seen.shareSaved >= 0 ? 'good' : 'bad'}>
+              </Text>
+              <Text size="small" tone={seen.shareSaved >= 0 ? 'good' : 'bad'}>
                 {seen.shareSaved >= 0
                   ? `Building saves ${Math.round(seen.shareSaved * 100)} %.`
                   : `Building costs ${money(found.allIn - seen.price)} more.`}
@@ -66,7 +66,7 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
                   : seen.anHour >= 0
                     ? ` An hour of it earns ${money(seen.anHour)}.`
                     : ` An hour of it loses ${money(-seen.anHour)}.`}
-              </Words>
+              </Text>
             </View>
             <IconAction
               icon="delete"

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import type { Project } from '@/core/project';
-import { Button, Icon, Row, Stamp, useInk, Words } from '@/ui';
+import { Button, Icon, Row, StatusBadge, useColors, Text } from '@/ui';
 import { problemOf, type Column } from './columns';
 import { ROWS } from './rows';
 import { RowValue } from './RowValue';
@@ -58,21 +58,21 @@ const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: 
           >
             <View style={styles.inside}>
               <View style={styles.head}>
-                <Words size="strong" tone="soft" style={styles.letter}>
+                <Text size="strong" tone="soft" style={styles.letter}>
                   {letter}
-                </Words>
+                </Text>
                 <View style={styles.name}>
-                  <Words size="strong">{name}</Words>
-                  {isChosen ? <Stamp text="chosen" /> : null}
+                  <Text size="strong">{name}</Text>
+                  {isChosen ? <StatusBadge text="chosen" /> : null}
                 </View>
               </View>
               <Beneath column={column} chosen={chosen} project={project} />
             </View>
           </TouchableRipple>
           <View style={styles.right}>
-            <Words size="strong" align="right">
+            <Text size="strong" align="right">
               {price || (isPlanning ? 'planning' : '')}
-            </Words>
+            </Text>
             {isChosen || !outcome ? null : (
               <Button
                 mode="outlined"
@@ -99,9 +99,9 @@ const Beneath = ({ column, chosen, project }: Pick<CardProps, 'column' | 'chosen
   if (!outcome) return null;
   return (
     <View style={styles.beneath}>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {briefWords(column, project).join(' · ')}
-      </Words>
+      </Text>
       <Against column={column} chosen={chosen} project={project} />
       <FitWords column={column} />
       <EvenWords column={column} project={project} />
@@ -118,16 +118,16 @@ export const Against = ({ column, chosen, project }: Pick<CardProps, 'column' | 
   const said = (sum: number) => formatMoney(Math.abs(sum), project.currency);
   if (difference === 0 && over <= 0)
     return isChosen ? null : (
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         As much as it is now.
-      </Words>
+      </Text>
     );
   return (
     <View style={styles.against}>
       {difference !== 0 ? (
-        <Words size="small" tone={difference < 0 ? 'good' : 'ink'} style={styles.medium}>
+        <Text size="small" tone={difference < 0 ? 'good' : 'ink'} style={styles.medium}>
           {said(difference)} {difference < 0 ? 'cheaper' : 'dearer'}
-        </Words>
+        </Text>
       ) : null}
       {over > 0 ? <Warning text={`${said(over)} over target`} isBad /> : null}
     </View>
@@ -151,16 +151,16 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
   const tag = (sum: number) => formatMoney(sum, project.currency);
   if (price < now * HOPELESS)
     return (
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         No price near today’s would make it win.
-      </Words>
+      </Text>
     );
   return (
-    <Words size="small" tone="soft">
+    <Text size="small" tone="soft">
       {price < now
         ? `Wins at or below ${tag(price)} for ${item}, now ${tag(now)}.`
         : `Wins up to ${tag(price)} for ${item}, now ${tag(now)}.`}
-    </Words>
+    </Text>
   );
 };
 
@@ -171,29 +171,29 @@ const briefWords = ({ outcome }: Column, project: Project): string[] => {
 };
 
 const Warning = ({ text, isBad = false }: { text: string; isBad?: boolean }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View style={styles.warning}>
-      <Icon name="warning" size={16} color={isBad ? ink.red : ink.soft} />
-      <Words size="small" tone={isBad ? 'bad' : 'ink'} style={styles.grow}>
+      <Icon name="warning" size={16} color={isBad ? colors.red : colors.soft} />
+      <Text size="small" tone={isBad ? 'bad' : 'ink'} style={styles.grow}>
         {text}
-      </Words>
+      </Text>
     </View>
   );
 };
 
 /** Every row, those that differ from the choice marked. */
 const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen' | 'onRemove'>) => {
-  const ink = useInk();
+  const colors = useColors();
   const { outcome, isChosen, name } = column;
   return (
-    <View style={[styles.opened, { backgroundColor: ink.card, borderColor: ink.hairline }]}>
+    <View style={[styles.opened, { backgroundColor: colors.card, borderColor: colors.hairline }]}>
       {outcome
         ? ROWS.map((row) => (
             <View key={row.key} style={styles.row}>
-              <Words size="small" tone="soft" style={styles.label}>
+              <Text size="small" tone="soft" style={styles.label}>
                 {row.label}
-              </Words>
+              </Text>
               <View style={styles.value}>
                 <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
               </View>

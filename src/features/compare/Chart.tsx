@@ -1,8 +1,8 @@
 import { useDeferredValue } from 'react';
 import { targetOf } from '@/core/budget';
-import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/wood';
+import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/lumber';
 import type { OpenProject } from '@/data';
-import { Bars, useInk } from '@/ui';
+import { Bars, useColors } from '@/ui';
 import { barsOf, type Column } from './columns';
 
 const NONE: Column[] = [];
@@ -17,9 +17,9 @@ export const Chart = ({
 }) => {
   // After the words, which say more.
   const columns = useDeferredValue(all, NONE);
-  const ink = useInk();
+  const colors = useColors();
   const colorOf = (material: string | null) =>
-    material === null ? ink.faint : ink.wood[woodTone(material, book.materials)];
+    material === null ? colors.faint : colors.wood[woodTone(material, book.materials)];
   const bars = columns.map((column) => ({
     letter: column.letter,
     name: column.name,
@@ -28,8 +28,8 @@ export const Chart = ({
     stacks: barsOf(column).map(({ material, sum }) => ({ sum, color: colorOf(material) })),
   }));
   const legend = [
-    ...tonesOf(columns, book.materials).map(({ tone, word }) => ({ color: ink.wood[tone], word })),
-    { color: ink.faint, word: 'hardware, finish, trips' },
+    ...tonesOf(columns, book.materials).map(({ tone, word }) => ({ color: colors.wood[tone], word })),
+    { color: colors.faint, word: 'hardware, finish, trips' },
   ];
   return (
     <Bars

@@ -1,6 +1,6 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { Project } from '@/core/project';
-import { Button, IconAction, Stamp, useInk, Words } from '@/ui';
+import { Button, IconAction, StatusBadge, useColors, Text } from '@/ui';
 import { Against, EvenWords, FitWords } from './Cards';
 import { problemOf, type Column } from './columns';
 import { ROWS } from './rows';
@@ -15,24 +15,28 @@ interface Props {
 
 /** The ways side by side, the rows that matter under each other, what differs from the choice marked. */
 export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const chosen = columns.find(({ isChosen }) => isChosen);
   const cell = (column: Column) => [
     styles.cell,
-    { borderColor: ink.hairline },
-    column.isChosen && { backgroundColor: ink.pale },
+    { borderColor: colors.hairline },
+    column.isChosen && { backgroundColor: colors.pale },
   ];
   return (
     <ScrollView horizontal style={styles.scroll} tabIndex={0} aria-label="Ways side by side">
-      <View role="table" aria-label="Ways side by side" style={[styles.table, { borderColor: ink.hairline }]}>
+      <View
+        role="table"
+        aria-label="Ways side by side"
+        style={[styles.table, { borderColor: colors.hairline }]}
+      >
         <View role="row" style={styles.row}>
           <View role="columnheader" style={styles.label} />
           {columns.map((column) => (
             <View key={column.id} role="columnheader" style={[cell(column), styles.head]}>
               <View style={styles.top}>
-                <Words size="small" tone="soft" style={styles.letter}>
+                <Text size="small" tone="soft" style={styles.letter}>
                   {column.letter}
-                </Words>
+                </Text>
                 {column.isChosen ? null : (
                   <IconAction
                     icon="close"
@@ -41,10 +45,10 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
                   />
                 )}
               </View>
-              <Words size="strong">{column.name}</Words>
+              <Text size="strong">{column.name}</Text>
               {column.isChosen ? (
                 <View style={styles.stamp}>
-                  <Stamp text="chosen" />
+                  <StatusBadge text="chosen" />
                 </View>
               ) : (
                 <View style={styles.choose}>
@@ -63,11 +67,11 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
           ))}
         </View>
         {ROWS.map((row) => (
-          <View key={row.key} role="row" style={[styles.row, styles.ruled, { borderColor: ink.hairline }]}>
+          <View key={row.key} role="row" style={[styles.row, styles.ruled, { borderColor: colors.hairline }]}>
             <View role="rowheader" style={styles.label}>
-              <Words size="small" tone="soft">
+              <Text size="small" tone="soft">
                 {row.label}
-              </Words>
+              </Text>
             </View>
             {columns.map((column) => {
               const { outcome } = column;
@@ -82,15 +86,15 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
                       isMain={row.key === 'till'}
                     />
                   ) : row.key === 'till' ? (
-                    <Words size="small" tone="soft">
+                    <Text size="small" tone="soft">
                       {column.isPlanning ? 'planning' : 'not planned'}
-                    </Words>
+                    </Text>
                   ) : null}
                   {row.key === 'till' ? <Against column={column} chosen={chosen} project={project} /> : null}
                   {row.key === 'till' && problemOf(column) ? (
-                    <Words size="small" tone="bad">
+                    <Text size="small" tone="bad">
                       {problemOf(column)}
-                    </Words>
+                    </Text>
                   ) : null}
                   {row.key === 'fit' ? <FitWords column={column} /> : null}
                   {row.key === 'wood' ? <EvenWords column={column} project={project} /> : null}

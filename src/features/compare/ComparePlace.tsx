@@ -2,11 +2,11 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
 import { newId, notify, useProject, type OpenProject } from '@/data';
 import { useKeepPlan, usePlan, useProposals, useWaysToSave } from '@/planning';
-import { Button, Columns, Segments, useIsWide, Words } from '@/ui';
+import { Button, Columns, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { AddColumn } from './AddColumn';
 import { BuildOrBuy } from './BuildOrBuy';
 import { Cards } from './Cards';
@@ -31,7 +31,7 @@ type ViewName = (typeof VIEWS)[number]['value'];
 const NONE: Column[] = [];
 
 /** Columns beside the choice, at most; and as many as are proposed where none were picked. */
-const MOST_ALTERNATIVES = 11;
+const MAX_ALTERNATIVES = 11;
 const PROPOSED = 5;
 
 const Compare = ({ open }: { open: OpenProject }) => {
@@ -57,12 +57,12 @@ const Compare = ({ open }: { open: OpenProject }) => {
   const ways = useWaysToSave(project, book, isBusy && asked !== 'save' ? null : base);
 
   const put = (next: Alternative[]) =>
-    run({ type: 'setAlternatives', alternatives: next.slice(0, MOST_ALTERNATIVES) });
+    run({ type: 'setAlternatives', alternatives: next.slice(0, MAX_ALTERNATIVES) });
   const add = (alternative: Alternative): void => {
     if (alternatives.some(({ id }) => id === alternative.id)) return;
-    if (alternatives.length >= MOST_ALTERNATIVES) {
+    if (alternatives.length >= MAX_ALTERNATIVES) {
       notify({
-        text: `There are ${MOST_ALTERNATIVES} beside what is chosen, which is the most. Take one out first.`,
+        text: `There are ${MAX_ALTERNATIVES} beside what is chosen, which is the most. Take one out first.`,
       });
       return;
     }
@@ -92,7 +92,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
   if (project.groups.every((group) => (chosenOption(group)?.parts ?? []).length === 0))
     return (
       <Columns>
-        <Words style={styles.pad}>Nothing to compare yet. Add parts first.</Words>
+        <Text style={styles.pad}>Nothing to compare yet. Add parts first.</Text>
       </Columns>
     );
   const detail = isAdding ? (
@@ -116,31 +116,31 @@ const Compare = ({ open }: { open: OpenProject }) => {
   };
   return (
     <Columns detail={detail} width={isWide && shown === 'ways' ? 'all' : 'reading'}>
-      <Segments label="What is compared" value={asked} onChange={setShown} options={VIEWS} />
+      <SegmentedButtons label="What is compared" value={asked} onChange={setShown} options={VIEWS} />
       {shown === 'ways' ? (
         <>
           <View style={styles.head}>
-            <Words size="small" tone="soft" style={styles.grow}>
+            <Text size="small" tone="soft" style={styles.grow}>
               {project.builds > 1
                 ? `All ${project.builds}, at the till: `
                 : 'The whole project, at the till: '}
               each way is a plan of its own.
-            </Words>
+            </Text>
             <Button mode="outlined" icon="add" onPress={() => setIsAdding(true)} disabled={!proposals}>
               Add a way
             </Button>
           </View>
           {view.plan.problems.length > 0 ? (
-            <Words size="small" tone="bad" style={styles.lacking}>
+            <Text size="small" tone="bad" style={styles.lacking}>
               {`In no sum here: ${view.plan.problems[0]?.sentence ?? ''}${view.plan.problems.length > 1 ? ` And ${view.plan.problems.length - 1} more, see Buy.` : ''}`}
-            </Words>
+            </Text>
           ) : null}
           <Chart columns={columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
-          <Words size="small" tone="soft" style={styles.pad}>
+          <Text size="small" tone="soft" style={styles.pad}>
             How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book
             for where each is from, and to say otherwise.
-          </Words>
+          </Text>
         </>
       ) : shown === 'save' ? (
         <Ways

@@ -1,6 +1,6 @@
 import { StyleSheet } from 'react-native';
 import type { Outcome } from '@/core/compare';
-import { Words } from '@/ui';
+import { Text } from '@/ui';
 import type { Column } from './columns';
 import { standing, type CompareRow } from './rows';
 
@@ -25,7 +25,7 @@ export const RowValue = ({
 }) => {
   const how = isChosen ? 'same' : standing(row, outcome, chosen?.outcome ?? null);
   return (
-    <Words
+    <Text
       align={align}
       size={isMain ? 'strong' : 'small'}
       tone={how === 'better' ? 'good' : 'ink'}
@@ -33,7 +33,7 @@ export const RowValue = ({
     >
       {MARKS[how]}
       {row.text(outcome, made)}
-    </Words>
+    </Text>
   );
 };
 

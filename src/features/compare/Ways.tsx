@@ -1,10 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import type { Saving } from '@/core/compare';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import type { Project } from '@/core/project';
 import type { WaysView } from '@/planning';
-import { Band, Button, Row, Words } from '@/ui';
+import { SectionHeader, Button, Row, Text } from '@/ui';
 
 interface Props {
   view: WaysView;
@@ -25,7 +25,7 @@ export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) =>
     <View>
       <View style={styles.state} aria-live="polite">
         {isLooking ? <ActivityIndicator size={16} /> : null}
-        <Words size="small" tone="soft" style={styles.grow}>
+        <Text size="small" tone="soft" style={styles.grow}>
           {isLooking
             ? 'Planning everything that might cost less. Each saving is the difference of two checked plans.'
             : !isWhole
@@ -33,11 +33,11 @@ export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) =>
               : ways.length === 0
                 ? 'Nothing cheaper was found at these prices.'
                 : 'Each saving is the difference of two checked plans. Savings do not simply add up: what is left is planned anew when you take one.'}
-        </Words>
+        </Text>
       </View>
       {saving.length > 0 ? (
         <View role="region" aria-label="Ways to save">
-          <Band title="Ways to save" note={`${saving.length} found`} />
+          <SectionHeader title="Ways to save" note={`${saving.length} found`} />
           <View role="list" aria-label="Ways to save">
             {saving.map((way) => (
               <Way key={way.id} way={way} {...props} />
@@ -47,7 +47,7 @@ export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) =>
       ) : null}
       {putOff.length > 0 ? (
         <View role="region" aria-label="Put off for another time" style={styles.later}>
-          <Band title="Put off for another time" note="not saved, but not spent yet" />
+          <SectionHeader title="Put off for another time" note="not saved, but not spent yet" />
           <View role="list" aria-label="Put off for another time">
             {putOff.map((way) => (
               <Way key={way.id} way={way} {...props} />
@@ -63,17 +63,17 @@ const Way = ({ way, project, onTry, onTake }: Omit<Props, 'view' | 'isWhole'> & 
   <View role="listitem">
     <Row style={styles.row}>
       <View style={styles.head}>
-        <Words size="strong" style={styles.grow}>
+        <Text size="strong" style={styles.grow}>
           {way.title}
-        </Words>
-        <Words size="strong" tone="good" align="right">
+        </Text>
+        <Text size="strong" tone="good" align="right">
           {formatMoney(-way.saves, project.currency)}
           {way.isForEach ? ' each' : ''}
-        </Words>
+        </Text>
       </View>
-      <Words size="small" tone="soft">
-        {way.catch}
-      </Words>
+      <Text size="small" tone="soft">
+        {way.tradeOff}
+      </Text>
       <View style={styles.buttons}>
         <Button mode="outlined" compact accessibilityLabel={`Take: ${way.title}`} onPress={() => onTake(way)}>
           Take it

@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const ComparePlace = later(async () => (await import('./ComparePlace')).ComparePlace);
+export const ComparePlace = lazyScreen(async () => (await import('./ComparePlace')).ComparePlace);

@@ -1,7 +1,7 @@
 import type { Outcome } from '@/core/compare';
-import { formatLength, formatMoney, formatWeight } from '@/core/measure';
+import { formatLength, formatMoney, formatWeight } from '@/core/units';
 import type { Project } from '@/core/project';
-import { rankOf, VERDICT_WORDS } from '@/core/wood';
+import { rankOf, VERDICT_WORDS } from '@/core/lumber';
 
 /** One row of a comparison: what it is, what an outcome has of it, and a number to hold against the choice's. */
 export interface CompareRow {

@@ -1,16 +1,16 @@
 import { StyleSheet, View } from 'react-native';
 import type { Check } from '@/core/takeoff';
-import { Icon, useInk, Words } from '@/ui';
+import { Icon, useColors, Text } from '@/ui';
 
 /** What is to be looked at, quietly, beside what it is about. */
 export const CheckWords = ({ checks }: { checks: Check[] }) => {
-  const ink = useInk();
+  const colors = useColors();
   return checks.map(({ code, sentence, weight }) => (
     <View key={`${code}${sentence}`} style={styles.check}>
-      <Icon name="warning" size={15} color={weight === 'bad' ? ink.red : ink.soft} />
-      <Words size="small" tone={weight === 'bad' ? 'bad' : 'soft'} style={styles.words}>
+      <Icon name="warning" size={15} color={weight === 'bad' ? colors.red : colors.soft} />
+      <Text size="small" tone={weight === 'bad' ? 'bad' : 'soft'} style={styles.words}>
         {sentence}
-      </Words>
+      </Text>
     </View>
   ));
 };

@@ -10,7 +10,7 @@ import {
   parseVolume,
   symbol,
   writeMoney,
-} from '@/core/measure';
+} from '@/core/units';
 import {
   CATEGORIES,
   resolve,
@@ -22,7 +22,7 @@ import {
 } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 
 const OWNED = [
@@ -179,11 +179,11 @@ export const ExtraForm = ({
         </>
       )}
       <View role={result.ok ? undefined : 'alert'}>
-        <Words size="small" tone={result.ok ? 'soft' : 'bad'}>
+        <Text size="small" tone={result.ok ? 'soft' : 'bad'}>
           {result.ok
             ? extraWords(extra, result.value.amount, result.value.count, project.unit)
             : result.problems[0]?.sentence}
-        </Words>
+        </Text>
       </View>
     </Detail>
   );

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { unfitIn, type Unfit } from '@/core/compare';
 import type { Book, Project } from '@/core/project';
-import { Button, Icon, useInk, Words } from '@/ui';
+import { Button, Icon, useColors, Text } from '@/ui';
 
 /** What of a group's materials is not simply fit where it stands: why, from where that is known, and what would be. */
 export const FitNotes = ({
@@ -35,19 +35,19 @@ const FitNote = ({
   projectId: string;
   onChange: (materials: string[]) => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const { verdict, material, sentence, source, parts, fitting } = unfit;
   return (
     <View style={styles.note} role="note">
       <View style={styles.line}>
-        <Icon name="warning" size={18} color={verdict === 'unfit' ? ink.red : ink.soft} />
-        <Words size="small" tone={verdict === 'unfit' ? 'bad' : 'ink'} style={styles.grow}>
+        <Icon name="warning" size={18} color={verdict === 'unfit' ? colors.red : colors.soft} />
+        <Text size="small" tone={verdict === 'unfit' ? 'bad' : 'ink'} style={styles.grow}>
           {`${material}${verdict === 'unfit' ? ' is not fit here' : ''}: ${sentence}`}
-        </Words>
+        </Text>
       </View>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {`${parts.join(', ')}. By ${source}.${fitting.length === 0 ? ' Nothing fitter has a price for these sections.' : ''}`}
-      </Words>
+      </Text>
       {fitting.length > 0 ? (
         <View style={styles.buttons}>
           {fitting.slice(0, 3).map((name) => (
@@ -56,9 +56,9 @@ const FitNote = ({
             </Button>
           ))}
           <Link href={`/project/${projectId}/compare`} style={styles.link}>
-            <Words size="small" tone="good">
+            <Text size="small" tone="good">
               Compare what they cost
-            </Words>
+            </Text>
           </Link>
         </View>
       ) : null}

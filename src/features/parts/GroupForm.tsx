@@ -1,4 +1,4 @@
-import { parseCount } from '@/core/measure';
+import { parseCount } from '@/core/units';
 import { chosenOption, cutParts, emptyExtra, type Group, type Joint } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';

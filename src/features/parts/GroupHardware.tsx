@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { formatMoney, type Minor } from '@/core/measure';
+import { formatMoney, type Minor } from '@/core/units';
 import {
   chosenOption,
   copiesOf,
@@ -13,7 +13,7 @@ import {
   type Project,
 } from '@/core/project';
 import type { Check } from '@/core/takeoff';
-import { Row, Words } from '@/ui';
+import { Row, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 import { extraWords } from './ExtraForm';
 import type { Chosen } from './chosen';
@@ -123,13 +123,13 @@ const Line = ({
   <Row onPress={onPress} label={label} isChosen={isChosen} style={styles.row}>
     <View style={styles.inside}>
       <View style={styles.words}>
-        <Words size="small">{title}</Words>
-        <Words size="small" tone="soft">
+        <Text size="small">{title}</Text>
+        <Text size="small" tone="soft">
           {words}
-        </Words>
+        </Text>
         <CheckWords checks={checks} />
       </View>
-      {cost ? <Words size="small">{cost}</Words> : null}
+      {cost ? <Text size="small">{cost}</Text> : null}
     </View>
   </Row>
 );

@@ -19,11 +19,11 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { formatMoney, type Minor } from '@/core/measure';
+import { formatMoney, type Minor } from '@/core/units';
 import { chosenOption, partLetters, type Group, type Part, type Project } from '@/core/project';
 import type { Check } from '@/core/takeoff';
 import type { OpenProject } from '@/data';
-import { Band, Row, Words } from '@/ui';
+import { SectionHeader, Row, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 import { onScreen, PartRow, type OnScreen } from './PartRow';
 import { GroupHardware } from './GroupHardware';
@@ -146,7 +146,7 @@ const GroupSection = memo(function GroupSection({
   const own = checks.filter(({ id }) => id === group.id);
   return (
     <View role="group" aria-label={group.name} style={styles.group}>
-      <Band
+      <SectionHeader
         title={group.name}
         note={[groupWords(group), sum > 0 ? formatMoney(sum, project.currency) : '']
           .filter(Boolean)
@@ -189,7 +189,7 @@ const GroupSection = memo(function GroupSection({
       ) : null}
       {parts.length === 0 ? (
         <Row style={styles.nothing}>
-          <Words tone="soft">Nothing in it yet. Add a part in the line above.</Words>
+          <Text tone="soft">Nothing in it yet. Add a part in the line above.</Text>
         </Row>
       ) : null}
     </View>

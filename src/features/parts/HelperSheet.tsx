@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { formatLength } from '@/core/measure';
+import { formatLength } from '@/core/units';
 import { chosenOption, numbered, partLetters, resolveJoint, type Exposure } from '@/core/project';
 import {
   answerFault,
@@ -13,11 +13,11 @@ import {
   usualAnswers,
   type Ask,
   type Helper,
-  type Told,
+  type HelperInput,
 } from '@/core/takeoff';
-import { woodTone } from '@/core/wood';
+import { woodTone } from '@/core/lumber';
 import { newId, type OpenProject } from '@/data';
-import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useInk, useIsWide, Words } from '@/ui';
+import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import { MaterialField } from './MaterialField';
 import { EXPOSURES, partWords } from './words';
 
@@ -29,12 +29,12 @@ export const HelperList = ({
   onPick: (helper: Helper) => void;
   onClose: () => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Sheet title="What are you building?" onClose={onClose}>
-      <Words tone="soft">
+      <Text tone="soft">
         A few measures give the parts, their fasteners and a drawing. All of it can be changed afterwards.
-      </Words>
+      </Text>
       {HELPERS.map((helper) => (
         <Pressable
           key={helper.id}
@@ -43,13 +43,13 @@ export const HelperList = ({
           onPress={() => onPick(helper)}
           style={({ pressed }) => [
             styles.helper,
-            { borderColor: ink.hairline, backgroundColor: pressed ? ink.pale : ink.paper },
+            { borderColor: colors.hairline, backgroundColor: pressed ? colors.pale : colors.paper },
           ]}
         >
-          <Words size="strong">{helper.title}</Words>
-          <Words size="small" tone="soft">
+          <Text size="strong">{helper.title}</Text>
+          <Text size="small" tone="soft">
             {helper.about}
-          </Words>
+          </Text>
         </Pressable>
       ))}
     </Sheet>
@@ -68,7 +68,7 @@ interface Props {
 export const HelperForm = ({ open: { project, book, run }, helper, groupId, onClose }: Props) => {
   const group = project.groups.find(({ id }) => id === groupId);
   const option = group && chosenOption(group);
-  const [told, setTold] = useState<Told>(() =>
+  const [told, setTold] = useState<HelperInput>(() =>
     option ? toldBefore(helper, option, project) : usualAnswers(helper, project.unit),
   );
   const [name, setName] = useState(() =>
@@ -130,10 +130,10 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
           />
         ))}
       {project.variables.length > 0 ? (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           A length can follow from a measure there is:{' '}
           {project.variables.map((variable) => variable.name).join(', ')}.
-        </Words>
+        </Text>
       ) : null}
       {group ? null : (
         <>
@@ -168,13 +168,15 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
 type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
 
 const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   const sizes = sizesOf(project, group, option);
   const tone = (role: string) => {
     const part = option.parts.find((candidate) => candidate.role === role);
     return part
-      ? ink.wood[woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))]
+      ? colors.wood[
+          woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))
+        ]
       : null;
   };
   const letters = partLetters(project);
@@ -190,16 +192,16 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
         height={isWide ? 420 : 224}
         label={`${helper.title}, drawn to scale: ${named.join(', ')}`}
       />
-      <Words size="small" tone="soft" align="center">
+      <Text size="small" tone="soft" align="center">
         {named.join(' · ')}
-      </Words>
+      </Text>
     </View>
   );
 };
 
 /** What comes out: parts, fasteners, and what is worth knowing. */
 const Result = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
-  const ink = useInk();
+  const colors = useColors();
   const notes =
     helper.notes?.(sizesOf(project, group, option), (ticks) => formatLength(Math.abs(ticks), project.unit)) ??
     [];
@@ -209,13 +211,13 @@ const Result = ({ made: { project, group, option }, helper }: { made: Shown; hel
   const totals = new Map<string, number>();
   for (const { item, count } of fasteners) totals.set(item, (totals.get(item) ?? 0) + count);
   const line = (key: string, text: string) => (
-    <Words key={key} size="small">
+    <Text key={key} size="small">
       {text}
-    </Words>
+    </Text>
   );
   return (
-    <View style={[styles.result, { borderColor: ink.hairline }]} role="region" aria-label="What it makes">
-      <Words size="strong">It makes</Words>
+    <View style={[styles.result, { borderColor: colors.hairline }]} role="region" aria-label="What it makes">
+      <Text size="strong">It makes</Text>
       {notes.map((note) => line(note, note))}
       {option.parts.map((part) =>
         line(part.id, `${part.quantity} × ${part.name} · ${partWords(part, project.unit)}`),

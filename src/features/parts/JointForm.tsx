@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { parseDecimal } from '@/core/measure';
-import { FASTENER_SPARE, fastenerItem } from '@/core/wood';
+import { parseDecimal } from '@/core/units';
+import { FASTENER_SPARE, fastenerItem } from '@/core/lumber';
 import {
   chosenOption,
   resolveJoint,
@@ -11,7 +11,7 @@ import {
 } from '@/core/project';
 import { fail, ok } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { countReader } from './reading';
 
@@ -124,13 +124,13 @@ export const JointForm = ({
         help="For those that break, strip and roll away: rule of thumb."
       />
       {resolved ? (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           {describeJoint(joint, resolved, project)}. Spares are counted over all joints of one item.
-        </Words>
+        </Text>
       ) : null}
       {resolved?.fault ? (
         <View role="alert">
-          <Words tone="bad">{resolved.fault}</Words>
+          <Text tone="bad">{resolved.fault}</Text>
         </View>
       ) : null}
     </Detail>

@@ -1,8 +1,8 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { nameKey, parseMaterials } from '@/core/wood';
+import { nameKey, parseMaterials } from '@/core/lumber';
 import type { Book, Kind } from '@/core/project';
 import { ok } from '@/core/result';
-import { ReadField, TOUCH, useInk, Words } from '@/ui';
+import { ReadField, TOUCH, useColors, Text } from '@/ui';
 
 interface Props {
   label: string;
@@ -18,7 +18,7 @@ interface Props {
 
 /** Materials as text, and those that have a price one tap away. */
 export const MaterialField = ({ label, materials, book, kind, currency, blank, onChange }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const known = knownMaterials(book, kind, currency);
   const isIn = (name: string) => materials.some((material) => nameKey(material) === nameKey(name));
   const toggle = (name: string) =>
@@ -44,12 +44,12 @@ export const MaterialField = ({ label, materials, book, kind, currency, blank, o
             style={[
               styles.name,
               {
-                borderColor: isIn(name) ? ink.spruce : ink.hairline,
-                backgroundColor: isIn(name) ? ink.pale : 'transparent',
+                borderColor: isIn(name) ? colors.spruce : colors.hairline,
+                backgroundColor: isIn(name) ? colors.pale : 'transparent',
               },
             ]}
           >
-            <Words size="small">{name}</Words>
+            <Text size="small">{name}</Text>
           </Pressable>
         ))}
       </View>

@@ -1,7 +1,7 @@
 import { variableNameFault } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/data';
-import { Choice, Detail, ReadField, Words } from '@/ui';
+import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { VariableField } from './MeasuresBand';
 
@@ -56,10 +56,10 @@ export const MeasureForm = ({
         label="What it is, or follows from"
         onChange={(formula) => run({ type: 'editVariable', variableId, fields: { formula } })}
       />
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         Formulas take measures by name, parts as leg.length, leg.width, leg.thickness or leg.count, sections
         as 2x4.width, and + − * / ( ), min, max, ceil, floor, round, sqrt, sin, cos, tan, atan.
-      </Words>
+      </Text>
     </Detail>
   );
 };

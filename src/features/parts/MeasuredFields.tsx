@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import { formatLength, parseCount } from '@/core/measure';
+import { formatLength, parseCount } from '@/core/units';
 import { copiesOf, type Part, type Project } from '@/core/project';
 import { ok } from '@/core/result';
-import { Button, LengthField, ReadField, Words } from '@/ui';
+import { Button, LengthField, ReadField, Text } from '@/ui';
 import { measureReader } from './reading';
 
 interface Props {
@@ -52,9 +52,9 @@ export const MeasuredFields = ({ part, project, groupId, edit }: Props) => {
         onRead={(cut) => edit({ measured: { ...measured, cut } })}
         help={`${Math.max(0, all - measured.cut)} of ${all} take the measured length.`}
       />
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {measuredWords(part, project)}
-      </Words>
+      </Text>
       <Button mode="outlined" onPress={() => edit({ measured: undefined })}>
         Go by the plan again
       </Button>

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { formatLength, parseLength } from '@/core/measure';
+import { formatLength, parseLength } from '@/core/units';
 import { freeVariableName, valuesOf, type Project, type Variable } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, type OpenProject } from '@/data';
-import { Band, FONTS, IconAction, ReadField, TOUCH, useInk, useIsWide, Words } from '@/ui';
+import { SectionHeader, FONTS, IconAction, ReadField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import type { Chosen } from './chosen';
 
 interface Props {
@@ -35,7 +35,7 @@ export const MeasuresBand = ({ open, onChoose }: Props) => {
   };
   return (
     <View role="group" aria-label="Measures" style={styles.measures}>
-      <Band
+      <SectionHeader
         title="Measures"
         note={
           asked.length === 0 ? 'name one, and lengths can follow from it' : 'all that follows moves along'
@@ -47,10 +47,10 @@ export const MeasuresBand = ({ open, onChoose }: Props) => {
         <Tapped open={open} variables={asked} onChoose={onChoose} onAdd={add} />
       )}
       {follows.length > 0 ? (
-        <Words size="small" tone="soft" style={styles.follows}>
+        <Text size="small" tone="soft" style={styles.follows}>
           From these:{' '}
           {follows.map((variable) => `${variable.name} ${shownValue(project, variable)}`).join(' · ')}
-        </Words>
+        </Text>
       ) : null}
     </View>
   );
@@ -75,7 +75,7 @@ const Fields = ({ open, variables, onChoose, onAdd }: ListProps) => (
 
 /** On a phone each is a word to tap, and the one that was tapped a field under them. */
 const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const [tapped, setTapped] = useState<string | null>(null);
   const chosen = variables.find(({ id }) => id === tapped);
   return (
@@ -91,17 +91,17 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
             style={[
               styles.word,
               {
-                borderColor: variable.id === tapped ? ink.spruce : ink.hairline,
-                backgroundColor: variable.id === tapped ? ink.pale : ink.card,
+                borderColor: variable.id === tapped ? colors.spruce : colors.hairline,
+                backgroundColor: variable.id === tapped ? colors.pale : colors.card,
               },
             ]}
           >
-            <Words size="small">
+            <Text size="small">
               {variable.name}{' '}
-              <Words size="small" style={{ fontFamily: FONTS.bold }}>
+              <Text size="small" style={{ fontFamily: FONTS.bold }}>
                 {shownValue(open.project, variable)}
-              </Words>
-            </Words>
+              </Text>
+            </Text>
           </Pressable>
         ))}
         <IconAction icon="add" label="Add a measure" onPress={onAdd} />

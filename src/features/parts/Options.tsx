@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { chosenOption, copyOption, numbered, type Group } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, ReadField, Words } from '@/ui';
+import { Button, Choice, ReadField, Text } from '@/ui';
 
 /** The ways to make a group, one of them chosen: slats or one sheet, pickets or boards. Each has parts of its own. */
 export const Options = ({ open: { run, undo }, group }: { open: OpenProject; group: Group }) => {
@@ -53,9 +53,9 @@ export const Options = ({ open: { run, undo }, group }: { open: OpenProject; gro
           />
         </>
       ) : (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           Slats or a sheet, pickets or boards: make it another way beside this one, and compare the two.
-        </Words>
+        </Text>
       )}
       <View style={styles.buttons}>
         <Button mode="outlined" icon="add" onPress={another}>

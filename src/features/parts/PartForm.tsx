@@ -11,7 +11,7 @@ import {
 } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Choice, Detail, KINDS, ReadField, Words } from '@/ui';
+import { Button, Choice, Detail, KINDS, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
@@ -177,7 +177,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       <ReadField label="Note" text={part.note} read={anything} onRead={(note) => edit({ note })} />
       {problem ? (
         <View role="alert">
-          <Words tone="bad">{problem.sentence}</Words>
+          <Text tone="bad">{problem.sentence}</Text>
         </View>
       ) : null}
     </Detail>

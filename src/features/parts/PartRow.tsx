@@ -2,7 +2,7 @@ import { memo, useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSortable } from '@dnd-kit/sortable';
 import type { Check } from '@/core/takeoff';
-import { Icon, Row, TOUCH, useInk, Words } from '@/ui';
+import { Icon, Row, TOUCH, useColors, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 
 /** What a row says of a part. */
@@ -59,7 +59,7 @@ const isSame = (a: Props, b: Props): boolean =>
 
 /** One part in its list; drawn again only when what it says has changed. */
 export const PartRow = memo(function PartRow({ id, line, screen, isChosen, onChoose }: Props) {
-  const ink = useInk();
+  const colors = useColors();
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
     id,
   });
@@ -76,13 +76,13 @@ export const PartRow = memo(function PartRow({ id, line, screen, isChosen, onCho
       ref={own as React.Ref<View>}
       style={[
         styles.line,
-        { backgroundColor: ink.card, borderColor: ink.hairline },
+        { backgroundColor: colors.card, borderColor: colors.hairline },
         transform && { transform: [{ translateY: transform.y }] },
-        isDragging && [styles.dragged, { borderColor: ink.spruce }],
+        isDragging && [styles.dragged, { borderColor: colors.spruce }],
       ]}
     >
       <View ref={setActivatorNodeRef as unknown as React.Ref<View>} {...handle} style={styles.handle}>
-        <Icon name="grip" color={ink.soft} size={18} />
+        <Icon name="grip" color={colors.soft} size={18} />
       </View>
       <Said id={id} line={line} isChosen={isChosen} onChoose={onChoose} />
     </View>
@@ -99,21 +99,21 @@ const Said = memo(function Said({ id, line, isChosen, onChoose }: Omit<Props, 's
       style={styles.row}
     >
       <View style={styles.inside}>
-        <Words size="strong" align="right" style={styles.quantity}>
+        <Text size="strong" align="right" style={styles.quantity}>
           {quantity} ×
-        </Words>
+        </Text>
         <View style={styles.middle}>
-          <Words numberOfLines={1}>
+          <Text numberOfLines={1}>
             {letter === '' ? '' : `${letter} `}
             {name}
-          </Words>
-          <Words size="small" tone="soft">
+          </Text>
+          <Text size="small" tone="soft">
             {words}
-          </Words>
-          {measured ? <Words size="small">{measured}</Words> : null}
+          </Text>
+          {measured ? <Text size="small">{measured}</Text> : null}
           <CheckWords checks={checks} />
         </View>
-        {cost ? <Words size="strong">{cost}</Words> : null}
+        {cost ? <Text size="strong">{cost}</Text> : null}
       </View>
     </Row>
   );

@@ -2,14 +2,14 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
 import { fitChecks } from '@/core/compare';
-import { formatArea, formatMoney, formatWeight } from '@/core/measure';
+import { formatArea, formatMoney, formatWeight } from '@/core/units';
 import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/core/plan';
-import { needsOf } from '@/core/prices';
+import { needsOf } from '@/core/pricing';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
 import { newId, useProject, type OpenProject } from '@/data';
 import { usePlan } from '@/planning';
-import { Band, Button, Columns, useIsWide, Words } from '@/ui';
+import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
 import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
 import { GroupHardware } from './GroupHardware';
@@ -82,7 +82,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
       <GroupList open={open} costs={costs} checks={checks} chosen={chosen} onChoose={setChosen} />
       {hasForAll ? (
         <View role="group" aria-label="For the whole project" style={styles.forAll}>
-          <Band title="For the whole project" />
+          <SectionHeader title="For the whole project" />
           <GroupHardware
             project={project}
             group={null}
@@ -200,7 +200,7 @@ const Facts = ({
   return (
     <>
       {all > 0 ? (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           The wood weighs about {formatWeight(all, project.unit)}
           {heaviest
             ? `; its heaviest piece, ${heaviest.name}, ${formatWeight(heaviest.kilograms, project.unit)}`
@@ -210,19 +210,19 @@ const Facts = ({
             : ''}
           . All faces: {formatArea(surface, project.unit)}. By rule of thumb, at 12 % moisture: new treated
           wood is heavier.
-        </Words>
+        </Text>
       ) : null}
       {spareCount > 0 ? (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           Fasteners: {spareCount} spare{spares > 0 ? `, ${formatMoney(spares, project.currency)}` : ''}, on
           top of those above.
-        </Words>
+        </Text>
       ) : null}
       {Object.keys(costs).length > 0 ? (
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           Beside each part: what it uses up of what is bought for it, with tax. Whole boards and boxes are
           under Buy.
-        </Words>
+        </Text>
       ) : null}
     </>
   );

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { readPastedList, type PastedLine } from '@/core/formats';
+import { readPastedList, type PastedLine } from '@/core/io';
 import { emptyGroup, numbered, type Group, type Part, type Project } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
-import { Button, Icon, Sheet, TextField, useInk, Words } from '@/ui';
+import { Button, Icon, Sheet, TextField, useColors, Text } from '@/ui';
 import { readBack } from './words';
 
 /** A list that was written elsewhere: every line is read back before anything is taken. */
@@ -71,7 +71,7 @@ const ReadLine = ({
   unit: 'in' | 'mm';
   group: string;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const isGood = 'heading' in reading || reading.ok;
   const words =
     'heading' in reading
@@ -80,15 +80,15 @@ const ReadLine = ({
         ? readBack(reading.value.part, unit, group)
         : `Line ${line}: ${reading.problems[0]?.sentence ?? ''}`;
   return (
-    <View role="listitem" style={[styles.line, { borderColor: isGood ? ink.spruce : ink.red }]}>
-      <Icon name={isGood ? 'check' : 'warning'} size={16} color={isGood ? ink.spruce : ink.red} />
+    <View role="listitem" style={[styles.line, { borderColor: isGood ? colors.spruce : colors.red }]}>
+      <Icon name={isGood ? 'check' : 'warning'} size={16} color={isGood ? colors.spruce : colors.red} />
       <View style={styles.words}>
-        <Words size="small" tone="soft" numberOfLines={1}>
+        <Text size="small" tone="soft" numberOfLines={1}>
           {text}
-        </Words>
-        <Words size="small" tone={isGood ? 'ink' : 'bad'}>
+        </Text>
+        <Text size="small" tone={isGood ? 'ink' : 'bad'}>
           {words}
-        </Words>
+        </Text>
       </View>
     </View>
   );

@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { readQuickLine } from '@/core/formats';
+import { readQuickLine } from '@/core/io';
 import { emptyGroup, type Project } from '@/core/project';
 import { newId, type OpenProject } from '@/data';
-import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useInk, Words } from '@/ui';
+import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useColors, Text } from '@/ui';
 import { readBack } from './words';
 
 interface Props {
@@ -14,7 +14,7 @@ interface Props {
 
 /** One line that reads `4 2x4 31 1/2 post`, shows how it understands while one types, and adds the part. */
 export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const [text, setText] = useState('');
   const [hasFocus, setFocus] = useState(false);
   const input = useRef<TextInput>(null);
@@ -44,7 +44,7 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
         {...({ dataSet: { halfTyped: text === '' ? undefined : 'yes' } } as object)}
         style={[
           styles.frame,
-          { borderColor: hasFocus ? ink.spruce : ink.ink, backgroundColor: ink.card },
+          { borderColor: hasFocus ? colors.spruce : colors.ink, backgroundColor: colors.card },
           hasFocus && styles.focused,
         ]}
       >
@@ -59,11 +59,11 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
           submitBehavior="submit"
           blurOnSubmit={false}
           placeholder={project.unit === 'in' ? '4 2x4 31 1/2 post' : '4 45x145 800 post'}
-          placeholderTextColor={ink.soft}
+          placeholderTextColor={colors.soft}
           aria-label="Add a part: how many, section, length, name"
           autoCapitalize="none"
           autoCorrect={false}
-          style={[styles.input, TABULAR, { color: ink.ink }]}
+          style={[styles.input, TABULAR, { color: colors.ink }]}
         />
         <Button onPress={add} disabled={!reading.ok} accessibilityLabel="Add part">
           Add
@@ -73,21 +73,21 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
         {reading.ok ? (
           <>
             {reading.value.tokens.map(({ role, text: word }, index) => (
-              <View key={index} style={[styles.token, role !== 'name' && { backgroundColor: ink.pale }]}>
-                <Words size="small">{word}</Words>
+              <View key={index} style={[styles.token, role !== 'name' && { backgroundColor: colors.pale }]}>
+                <Text size="small">{word}</Text>
               </View>
             ))}
-            <Words size="small" tone="soft" style={styles.back}>
+            <Text size="small" tone="soft" style={styles.back}>
               {readBack(reading.value.part, project.unit, group?.name ?? 'main')}
               {taken ? ' · there is one of that name; this gets a number' : ''}
-            </Words>
+            </Text>
           </>
         ) : (
-          <Words size="small" tone={isBlank ? 'soft' : 'bad'}>
+          <Text size="small" tone={isBlank ? 'soft' : 'bad'}>
             {isBlank
               ? 'How many, section, length, name. Sheets: 2 3/4 24 x 36 shelf. Hardware: 48 deck screws.'
               : reading.problems[0]?.sentence}
-          </Words>
+          </Text>
         )}
       </View>
       {project.groups.length > 1 ? (

@@ -1,5 +1,5 @@
-import { formatAngle, formatLength } from '@/core/measure';
-import { parseEnds, parseSection, parseThickness, thicknessName, writeEnds, type Ends } from '@/core/wood';
+import { formatAngle, formatLength } from '@/core/units';
+import { parseEnds, parseSection, parseThickness, thicknessName, writeEnds, type Ends } from '@/core/lumber';
 import type { Part, Project } from '@/core/project';
 import { Choice, LengthField, ReadField } from '@/ui';
 import { angleReader, measureReader } from './reading';

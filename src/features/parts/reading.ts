@@ -1,4 +1,4 @@
-import { parseCount } from '@/core/measure';
+import { parseCount } from '@/core/units';
 import { readMeasure, scopeOf, homeOf, type Measure, type Project } from '@/core/project';
 import type { Result } from '@/core/result';
 

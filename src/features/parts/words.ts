@@ -1,5 +1,5 @@
-import { formatLength, type LengthUnit } from '@/core/measure';
-import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/wood';
+import { formatLength, type LengthUnit } from '@/core/units';
+import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/lumber';
 import type { Exposure, Group, Part } from '@/core/project';
 
 export const EXPOSURES: { value: Exposure; label: string }[] = [

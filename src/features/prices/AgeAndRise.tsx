@@ -1,18 +1,18 @@
 import { StyleSheet, View } from 'react-native';
-import { riseOf } from '@/core/budget';
-import { formatDay, formatMoney } from '@/core/measure';
-import { isStale, knownOn, offerAt } from '@/core/prices';
+import { priceSensitivity } from '@/core/budget';
+import { formatDay, formatMoney } from '@/core/units';
+import { isStale, knownOn, offerAt } from '@/core/pricing';
 import type { Project } from '@/core/project';
 import { shownPlan } from '@/core/plan';
 import { usePlanAndMoney } from '@/planning';
-import { Band, Words } from '@/ui';
-import type { Desk } from './desk';
+import { SectionHeader, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { count } from './words';
 
 const RISES = [0.05, 0.1, 0.2];
 
 /** How old the prices are that the plan rests on, and what dearer wood would do to the target. */
-export const AgeAndRise = ({ desk, project }: { desk: Desk; project: Project }) => {
+export const AgeAndRise = ({ desk, project }: { desk: PriceBookView; project: Project }) => {
   const { book, today, staleAfter, currency } = desk;
   const { plan, money } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
@@ -28,32 +28,32 @@ export const AgeAndRise = ({ desk, project }: { desk: Desk; project: Project }) 
   const left = money.left;
   return (
     <View role="region" aria-label="How far the prices hold">
-      <Band
+      <SectionHeader
         title="The prices in the plan"
         note={old === 0 ? 'all seen lately' : `${old} of ${dates.length} older than ${staleAfter} days`}
         {...(old > 0 ? { tone: 'bad' as const } : {})}
       />
       <View style={styles.pad}>
-        <Words>
+        <Text>
           {oldest ? `The oldest was seen ${formatDay(oldest)}` : 'None has a date'}
           {undated > 0 && oldest ? `, and ${count(undated, 'has', 'have')} no date` : ''}.
-        </Words>
+        </Text>
         <View style={styles.rises}>
           {RISES.map((share) => {
-            const rise = riseOf(shown, share);
+            const rise = priceSensitivity(shown, share);
             const after = left === null ? null : left - rise;
             return (
               <View key={share} style={styles.rise}>
-                <Words size="small" tone="soft">
+                <Text size="small" tone="soft">
                   Wood +{Math.round(share * 100)} %
-                </Words>
-                <Words size="strong">+{formatMoney(rise, currency)}</Words>
+                </Text>
+                <Text size="strong">+{formatMoney(rise, currency)}</Text>
                 {after === null ? null : (
-                  <Words size="small" tone={after < 0 ? 'bad' : 'soft'}>
+                  <Text size="small" tone={after < 0 ? 'bad' : 'soft'}>
                     {after < 0
                       ? `${formatMoney(-after, currency)} over`
                       : `${formatMoney(after, currency)} left`}
-                  </Words>
+                  </Text>
                 )}
               </View>
             );

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { formatDay, formatTag, symbol } from '@/core/measure';
-import { asCompared, isStale, newestOf, UNIT_WORDS, type Doubt } from '@/core/prices';
-import { currentOffers } from '@/core/prices';
+import { formatDay, formatTag, symbol } from '@/core/units';
+import { asCompared, isStale, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
+import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/data';
-import { Button, Choice, TextField, useInk, useIsWide, Words } from '@/ui';
+import { Button, Choice, TextField, useColors, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
   doubtAbout,
@@ -18,12 +18,12 @@ import {
   type Visit,
 } from './aisle';
 import { AisleList } from './AisleList';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { PriceKeys } from './PriceKeys';
 import { asSold } from './words';
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   visit: Visit;
   asks: Ask[];
   onVisit: (visit: Visit) => void;
@@ -37,9 +37,9 @@ export const AisleEntry = (props: Props) => {
   if (!ask)
     return (
       <ScrollView style={styles.column} contentContainerStyle={styles.done}>
-        <Words size="title">
+        <Text size="title">
           {asks.length === 0 ? 'Nothing is needed here.' : 'That is all that is needed here.'}
-        </Words>
+        </Text>
         <Button mode="contained" onPress={onDone}>
           Done here
         </Button>
@@ -52,8 +52,8 @@ export const AisleEntry = (props: Props) => {
 const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   const { unit, currency, offers, runOnBook } = desk;
   const isWide = useIsWide();
-  const ink = useInk();
-  const [doubt, setDoubt] = useState<Doubt | null>(null);
+  const colors = useColors();
+  const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
   const [wasTried, setTried] = useState(false);
   const entry = visit.entry ?? blankEntry(ask, unit);
   const input = useRef<View>(null);
@@ -125,8 +125,8 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
     <View style={styles.column}>
       <ScrollView style={styles.grow} contentContainerStyle={styles.card} keyboardShouldPersistTaps="always">
         <View>
-          <Words size="title">{tagName(ask.item)}</Words>
-          <Words size="small" tone="soft">
+          <Text size="title">{tagName(ask.item)}</Text>
+          <Text size="small" tone="soft">
             {[
               `for ${ask.for.join(', ')}`,
               last && ask.last
@@ -136,7 +136,7 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
             ]
               .filter(Boolean)
               .join(' · ')}
-          </Words>
+          </Text>
         </View>
         <View style={styles.line}>
           <View ref={input} style={styles.price}>
@@ -187,12 +187,12 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
           />
         ) : null}
         {doubt ? (
-          <View style={[styles.doubt, { borderColor: ink.red }]} role="alert">
-            <Words>
+          <View style={[styles.doubt, { borderColor: colors.red }]} role="alert">
+            <Text>
               Really {read.ok ? asSold(read.value, currency) : ''}?{' '}
               {doubt.against === 'last' ? 'The last was' : 'By its neighbours it would be about'}{' '}
               {formatTag(Math.round(doubt.expected / 10_000) * 10_000, currency)}.
-            </Words>
+            </Text>
             <View style={styles.line}>
               <Button mode="contained" onPress={() => read.ok && put(read.value, 'priced')}>
                 Yes, it is
@@ -205,7 +205,7 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
         ) : null}
         {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
       </ScrollView>
-      <View style={[styles.quick, { borderColor: ink.hairline }]}>
+      <View style={[styles.quick, { borderColor: colors.hairline }]}>
         {last ? (
           <Button
             mode="outlined"
@@ -251,9 +251,9 @@ const Upcoming = ({
   const shown = isAll ? [...next, ...answered] : next.slice(0, 3);
   return (
     <View>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {next.length > 0 ? 'Then' : 'The last one'}
-      </Words>
+      </Text>
       {shown.map((ask) => (
         <Button
           key={ask.key}
@@ -281,7 +281,7 @@ const Upcoming = ({
 };
 
 /** `$3.75 at Harrow Lumber`: the least that the same thing costs elsewhere, as sold. */
-const cheapestElsewhere = ({ offers, book, currency }: Desk, ask: Ask, storeId: string): string => {
+const cheapestElsewhere = ({ offers, book, currency }: PriceBookView, ask: Ask, storeId: string): string => {
   const itemKeyOf = ask.last?.itemKey;
   const others = offers
     .filter(
@@ -296,7 +296,10 @@ const cheapestElsewhere = ({ offers, book, currency }: Desk, ask: Ask, storeId: 
   return `${asSold(newestOf(best), currency)} at ${book.stores[best.storeId]?.name ?? ''}`;
 };
 
-const comparison = (read: Omit<Price, 'id' | 'storeId'>, { unit, currency, stores }: Desk): string => {
+const comparison = (
+  read: Omit<Price, 'id' | 'storeId'>,
+  { unit, currency, stores }: PriceBookView,
+): string => {
   const [store] = stores;
   if (!store) return '';
   const [offer] = currentOffers({

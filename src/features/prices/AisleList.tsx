@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import { tagName } from '@/core/project';
-import { Band, Row, Words } from '@/ui';
+import { SectionHeader, Row, Text } from '@/ui';
 import { lastPrice, type Ask, type Visit } from './aisle';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { asSold } from './words';
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   visit: Visit;
   asks: Ask[];
   onVisit: (visit: Visit) => void;
@@ -15,7 +15,7 @@ interface Props {
 /** All there is to find here, and what became of it: any can be gone back to. */
 export const AisleList = ({ desk, visit, asks, onVisit }: Props) => (
   <View role="group" aria-label="What is needed here">
-    <Band title="What is needed here" note={`${asks.length}`} />
+    <SectionHeader title="What is needed here" note={`${asks.length}`} />
     {asks.map((ask) => {
       const answer = visit.answers[ask.key];
       const priced = answer && answer.kind !== 'passed' ? desk.book.prices[answer.priceId] : undefined;
@@ -38,13 +38,13 @@ export const AisleList = ({ desk, visit, asks, onVisit }: Props) => (
           label={`${tagName(ask.item)}: ${note}`}
           style={{ paddingVertical: 8, paddingHorizontal: 16 }}
         >
-          <Words tone={answer ? 'soft' : 'ink'}>
+          <Text tone={answer ? 'soft' : 'ink'}>
             {answer ? '✓ ' : ''}
             {tagName(ask.item)}
-          </Words>
-          <Words size="small" tone="soft">
+          </Text>
+          <Text size="small" tone="soft">
             {note}
-          </Words>
+          </Text>
         </Row>
       );
     })}

@@ -4,11 +4,11 @@ import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { isLike, keepDraft, newId, today, useDraft } from '@/data';
 import { emptyStore } from '@/core/project';
-import { Button, IconAction, Row, TextField, useInk, useIsWide, Words } from '@/ui';
+import { Button, IconAction, Row, TextField, useColors, useIsWide, Text } from '@/ui';
 import { asksOf, type Visit } from './aisle';
 import { AisleEntry } from './AisleEntry';
 import { AisleList } from './AisleList';
-import { useDesk, type Desk } from './desk';
+import { usePriceBookView, type PriceBookView } from './priceBookView';
 import { storeWords } from './words';
 
 const NAME = 'aisle';
@@ -17,7 +17,7 @@ const isVisit = isLike(newVisit(''));
 
 /** Prices typed at the shelf: the store once, then one thing after the other that the projects need there. */
 export const AislePlace = ({ projectId }: { projectId: string | null }) => {
-  const desk = useDesk(projectId);
+  const desk = usePriceBookView(projectId);
   const kept = useDraft(NAME, isVisit);
   const router = useRouter();
   if (desk === null || kept === undefined)
@@ -32,9 +32,9 @@ export const AislePlace = ({ projectId }: { projectId: string | null }) => {
   return <Aisle desk={desk} kept={goesOn} onBack={back} />;
 };
 
-const Aisle = ({ desk, kept, onBack }: { desk: Desk; kept: Visit | null; onBack: () => void }) => {
+const Aisle = ({ desk, kept, onBack }: { desk: PriceBookView; kept: Visit | null; onBack: () => void }) => {
   const [visit, setVisit] = useState<Visit | null>(kept);
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   const change = (next: Visit | null) => {
     setVisit(next);
@@ -45,16 +45,16 @@ const Aisle = ({ desk, kept, onBack }: { desk: Desk; kept: Visit | null; onBack:
   const done = visit ? asks.filter(({ key }) => key in visit.answers).length : 0;
   return (
     <View style={styles.place}>
-      <View style={[styles.head, { borderColor: ink.hairline }]}>
+      <View style={[styles.head, { borderColor: colors.hairline }]}>
         <IconAction icon="back" label="Back to prices" onPress={onBack} />
         <View style={styles.grow}>
-          <Words size="title" numberOfLines={1}>
+          <Text size="title" numberOfLines={1}>
             {store?.name ?? 'Which store are you in?'}
-          </Words>
+          </Text>
           {store ? (
-            <Words size="small" tone="soft">
+            <Text size="small" tone="soft">
               {done} of {asks.length} done
-            </Words>
+            </Text>
           ) : null}
         </View>
         {store ? <Button onPress={() => change(null)}>Another store</Button> : null}
@@ -63,7 +63,7 @@ const Aisle = ({ desk, kept, onBack }: { desk: Desk; kept: Visit | null; onBack:
         <View style={[styles.body, isWide && styles.beside]}>
           <AisleEntry desk={desk} visit={visit} asks={asks} onVisit={change} onDone={onBack} />
           {isWide ? (
-            <ScrollView style={[styles.list, { borderColor: ink.hairline }]}>
+            <ScrollView style={[styles.list, { borderColor: colors.hairline }]}>
               <AisleList desk={desk} visit={visit} asks={asks} onVisit={change} />
             </ScrollView>
           ) : null}
@@ -75,7 +75,7 @@ const Aisle = ({ desk, kept, onBack }: { desk: Desk; kept: Visit | null; onBack:
   );
 };
 
-const StoreChoice = ({ desk, onChoose }: { desk: Desk; onChoose: (storeId: string) => void }) => {
+const StoreChoice = ({ desk, onChoose }: { desk: PriceBookView; onChoose: (storeId: string) => void }) => {
   const [name, setName] = useState('');
   const isTaken = desk.stores.some((store) => store.name.toLowerCase() === name.trim().toLowerCase());
   const add = () => {
@@ -88,10 +88,10 @@ const StoreChoice = ({ desk, onChoose }: { desk: Desk; onChoose: (storeId: strin
     <ScrollView>
       {desk.stores.map((store) => (
         <Row key={store.id} onPress={() => onChoose(store.id)} label={store.name} style={styles.store}>
-          <Words size="strong">{store.name}</Words>
-          <Words size="small" tone="soft">
+          <Text size="strong">{store.name}</Text>
+          <Text size="small" tone="soft">
             {storeWords(store)}
-          </Words>
+          </Text>
         </Row>
       ))}
       <View style={styles.another}>

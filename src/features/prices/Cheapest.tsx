@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { unitRankings, type UnitRanking } from '@/core/compare';
-import { formatDay, formatTag } from '@/core/measure';
-import { offerAt, UNIT_WORDS, type Offer } from '@/core/prices';
-import { Band, Choice, Row, Words } from '@/ui';
-import type { Desk } from './desk';
+import { formatDay, formatTag } from '@/core/units';
+import { offerAt, UNIT_WORDS, type Offer } from '@/core/pricing';
+import { SectionHeader, Choice, Row, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 
 const KINDS: { value: UnitRanking['kind']; label: string; nothing: string }[] = [
   { value: 'length', label: 'Lengths', nothing: 'two lengths or stores of one section and material' },
@@ -15,7 +15,7 @@ const KINDS: { value: UnitRanking['kind']; label: string; nothing: string }[] = 
 ];
 
 /** What is cheapest by the foot, the square foot and the piece, of everything in the book that can be compared. */
-export const Cheapest = ({ desk, onOpen }: { desk: Desk; onOpen: (offer: Offer) => void }) => {
+export const Cheapest = ({ desk, onOpen }: { desk: PriceBookView; onOpen: (offer: Offer) => void }) => {
   const { book, currency, unit, projects } = desk;
   const kerf = projects[0]?.settings.kerf.ticks ?? 0;
   const rankings = useMemo(() => unitRankings(book, currency, unit, kerf), [book, currency, unit, kerf]);
@@ -29,9 +29,9 @@ export const Cheapest = ({ desk, onOpen }: { desk: Desk; onOpen: (offer: Offer) 
         <Choice label="What is cheapest today" value={kind} options={KINDS} onChange={setKind} />
       </View>
       {shown.length === 0 ? (
-        <Words tone="soft" style={styles.pad}>
+        <Text tone="soft" style={styles.pad}>
           {`Nothing to hold against each other yet: it takes the prices of ${KINDS.find(({ value }) => value === kind)?.nothing}.`}
-        </Words>
+        </Text>
       ) : null}
       {shown.map((ranking) => (
         <Ranking key={ranking.id} ranking={ranking} desk={desk} onOpen={onOpen} />
@@ -46,11 +46,11 @@ const Ranking = ({
   onOpen,
 }: {
   ranking: UnitRanking;
-  desk: Desk;
+  desk: PriceBookView;
   onOpen: (offer: Offer) => void;
 }) => (
   <View role="group" aria-label={title} style={styles.group}>
-    <Band title={title} note={by === 'each' ? 'by the piece' : UNIT_WORDS[by]} />
+    <SectionHeader title={title} note={by === 'each' ? 'by the piece' : UNIT_WORDS[by]} />
     {rows.map((row, index) => {
       const offer = offerAt(desk.book, row.offerKey);
       const rate = formatTag(Math.round(row.rate / 1000) * 1000, desk.currency);
@@ -63,24 +63,24 @@ const Ranking = ({
         >
           <View style={styles.line}>
             <View style={styles.grow}>
-              <Words size={index === 0 ? 'strong' : 'body'}>{row.name}</Words>
-              <Words size="small" tone="soft">
+              <Text size={index === 0 ? 'strong' : 'body'}>{row.name}</Text>
+              <Text size="small" tone="soft">
                 {[row.store, row.how, row.date === null ? '' : formatDay(row.date)]
                   .filter(Boolean)
                   .join(' · ')}
-              </Words>
+              </Text>
             </View>
             <View>
-              <Words size={index === 0 ? 'strong' : 'body'} align="right" tone={index === 0 ? 'good' : 'ink'}>
+              <Text size={index === 0 ? 'strong' : 'body'} align="right" tone={index === 0 ? 'good' : 'ink'}>
                 {rate}
-              </Words>
-              <Words size="small" tone="soft" align="right">
+              </Text>
+              <Text size="small" tone="soft" align="right">
                 {index === 0
                   ? 'cheapest'
                   : row.more < 0.0005
                     ? 'the same'
                     : `${Math.max(1, Math.round(row.more * 100))} % dearer`}
-              </Words>
+              </Text>
             </View>
           </View>
         </Row>

@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { PRICE_COLUMNS, type PriceColumn, type SheetReading } from '@/core/formats';
-import { Pick, TextField, useInk, Words } from '@/ui';
+import { PRICE_COLUMNS, type PriceColumn, type SheetReading } from '@/core/io';
+import { Select, TextField, useColors, Text } from '@/ui';
 
 interface Props {
   headings: string[];
@@ -33,7 +33,7 @@ const OPTIONS: { value: PriceColumn | ''; label: string }[] = [
 
 /** Which heading of a foreign sheet stands for what: guessed, and put right by hand. */
 export const ColumnMatch = ({ headings, first, reading, onChange }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const columns = {
     ...Object.fromEntries(headings.map((heading) => [heading, '' as const])),
     ...reading.columns,
@@ -48,19 +48,19 @@ export const ColumnMatch = ({ headings, first, reading, onChange }: Props) => {
   const hasStore = Object.values(columns).includes('store');
   return (
     <View style={styles.match}>
-      <Words>These headings are not ours. Say what each stands for.</Words>
+      <Text>These headings are not ours. Say what each stands for.</Text>
       {headings.map((heading, index) => (
-        <View key={`${index}-${heading}`} style={[styles.line, { borderColor: ink.hairline }]}>
+        <View key={`${index}-${heading}`} style={[styles.line, { borderColor: colors.hairline }]}>
           <View style={styles.grow}>
-            <Words size="strong">{heading || 'no heading'}</Words>
-            <Words size="small" tone="soft" numberOfLines={1}>
+            <Text size="strong">{heading || 'no heading'}</Text>
+            <Text size="small" tone="soft" numberOfLines={1}>
               {first
                 .map((cells) => cells[index])
                 .filter(Boolean)
                 .join(' · ') || 'nothing in it'}
-            </Words>
+            </Text>
           </View>
-          <Pick
+          <Select
             label="is"
             value={columns[heading] ?? ''}
             options={OPTIONS}

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { usePlanDifference } from '@/planning';
-import { Button, useInk, Words } from '@/ui';
-import type { Desk } from './desk';
+import { Button, useColors, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { bookWith, type FeedState } from './news';
 import { count } from './words';
 
@@ -21,8 +21,16 @@ export const sinceWords = (date: string | null, today: string): string => {
 };
 
 /** What the followed stores have told, in one line: `23 prices changed since Tuesday: +3.10 on your open projects`. */
-export const FeedBand = ({ desk, feed, onReview }: { desk: Desk; feed: FeedState; onReview: () => void }) => {
-  const ink = useInk();
+export const FeedBand = ({
+  desk,
+  feed,
+  onReview,
+}: {
+  desk: PriceBookView;
+  feed: FeedState;
+  onReview: () => void;
+}) => {
+  const colors = useColors();
   const { news, isOffline, isAsking, trouble, again } = feed;
   const next = useMemo(() => bookWith(desk.book, news), [desk.book, news]);
   const difference = usePlanDifference(desk.projects, desk.book, next);
@@ -38,21 +46,21 @@ export const FeedBand = ({ desk, feed, onReview }: { desk: Desk; feed: FeedState
         : `: ${difference > 0 ? '+' : '−'}${formatMoney(Math.abs(difference), desk.currency)} on your open projects`;
   return (
     <View
-      style={[styles.band, { backgroundColor: ink.pale, borderColor: ink.spruce }]}
+      style={[styles.band, { backgroundColor: colors.pale, borderColor: colors.spruce }]}
       role="status"
       aria-label="Price services"
     >
       <View style={styles.grow}>
         {number > 0 ? (
-          <Words>
+          <Text>
             {isNew
               ? `${count(number, 'price')} to look at${money}`
               : `${count(number, 'price')} changed${sinceWords(first, desk.today)}${money}`}
-          </Words>
+          </Text>
         ) : null}
-        {trouble ? <Words tone="bad">{trouble}</Words> : null}
+        {trouble ? <Text tone="bad">{trouble}</Text> : null}
         {isOffline && !trouble ? (
-          <Words tone="soft">No signal: the stores are asked again when there is one.</Words>
+          <Text tone="soft">No signal: the stores are asked again when there is one.</Text>
         ) : null}
       </View>
       {trouble ? (

@@ -1,16 +1,24 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDay } from '@/core/measure';
-import type { Change } from '@/core/prices';
-import { notify, roomForBook } from '@/data';
+import { formatDay } from '@/core/units';
+import type { Change } from '@/core/pricing';
+import { notify, freeForBook } from '@/data';
 import { remoteReader } from '@/reading';
-import { Band, Button, Sheet, Tick, useInk, VirtualList, Words } from '@/ui';
-import type { Desk } from './desk';
+import { SectionHeader, Button, Sheet, Checkbox, useColors, VirtualList, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { byWeight, changeKey, isUnasked, withChanges, type News } from './news';
 import { asSold, count } from './words';
 
 /** Every price that a followed store told, with what it replaces: all or some are taken; what a person typed only when ticked. */
-export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; onClose: () => void }) => {
+export const FeedReview = ({
+  desk,
+  news,
+  onClose,
+}: {
+  desk: PriceBookView;
+  news: News[];
+  onClose: () => void;
+}) => {
   const { runOnBook, undo } = desk;
   const rows = useMemo(
     () => news.map((one) => ({ one, changes: byWeight(one.changes, desk) })),
@@ -29,7 +37,7 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
     const parts = news.map((one) => withChanges(desk.book, one, one.changes.filter(isTaken)));
     const prices = parts.flatMap((part) => part.prices);
     const stores = parts.flatMap((part) => part.stores);
-    const { fits, most } = await remoteReader().fitting(desk.book, stores, prices, await roomForBook());
+    const { fits, most } = await remoteReader().fitting(desk.book, stores, prices, await freeForBook());
     if (!fits) {
       notify({
         text: `There is not enough room in this browser: about ${most} of these ${prices.length} prices would fit. Nothing was taken. See Settings for what could go.`,
@@ -58,14 +66,14 @@ export const FeedReview = ({ desk, news, onClose }: { desk: Desk; news: News[]; 
       }
     >
       {typed > 0 ? (
-        <Words>
+        <Text>
           {count(typed, 'price')} you typed yourself {typed === 1 ? 'is' : 'are'} not ticked: tick what the
           store knows better.
-        </Words>
+        </Text>
       ) : null}
       {rows.map(({ one: { store, asOf }, changes }) => (
         <View key={store.id}>
-          <Band title={store.name} note={`as of ${formatDay(asOf)}`} />
+          <SectionHeader title={store.name} note={`as of ${formatDay(asOf)}`} />
           <VirtualList
             label={`Prices of ${store.name}`}
             items={changes}
@@ -103,25 +111,25 @@ const Line = ({
   isTicked: boolean;
   onTick: () => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const now = price.available === 0 ? 'out of stock' : asSold(price, currency);
   const before = held?.price;
   const was = before ? (before.available === 0 ? 'out of stock' : asSold(before, currency)) : 'new here';
   return (
-    <View style={[styles.line, { borderColor: ink.hairline }]}>
-      <Tick isTicked={isTicked} label={`Take ${price.item.name}: ${now}`} onPress={onTick} />
+    <View style={[styles.line, { borderColor: colors.hairline }]}>
+      <Checkbox isTicked={isTicked} label={`Take ${price.item.name}: ${now}`} onPress={onTick} />
       <View style={styles.grow}>
-        <Words>{price.item.name}</Words>
-        <Words size="small" tone={meaning === 'conflict' ? 'bad' : 'soft'}>
+        <Text>{price.item.name}</Text>
+        <Text size="small" tone={meaning === 'conflict' ? 'bad' : 'soft'}>
           {[
             isNeeded ? 'needed' : '',
             meaning === 'conflict' && before ? `you typed ${was}` : before ? `was ${was}` : was,
           ]
             .filter(Boolean)
             .join(' · ')}
-        </Words>
+        </Text>
       </View>
-      <Words align="right">{now}</Words>
+      <Text align="right">{now}</Text>
     </View>
   );
 };

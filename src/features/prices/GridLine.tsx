@@ -1,13 +1,13 @@
-import { asCompared, type GridRow, type Offer } from '@/core/prices';
+import { asCompared, type GridRow, type Offer } from '@/core/pricing';
 import type { Store } from '@/core/project';
 import { TableCell, TableName, TableRow, type CellText } from '@/ui';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { ageOf, cents, trendWords } from './words';
 
 interface Props {
   row: GridRow;
   stores: Store[];
-  desk: Desk;
+  desk: PriceBookView;
   onOpen: (offer: Offer) => void;
 }
 
@@ -66,7 +66,7 @@ const Cell = ({ row, store, desk, onOpen }: Omit<Props, 'stores'> & { store: Sto
 };
 
 /** As compared, in as few letters as fit a cell: `$0.67/ft`. */
-const shortCompared = (offer: Offer, { unit, currency }: Desk): string =>
+const shortCompared = (offer: Offer, { unit, currency }: PriceBookView): string =>
   offer.item.kind === 'hardware' && offer.pack > 1
     ? `of ${offer.pack}`
     : asCompared(offer, unit, currency).replace(

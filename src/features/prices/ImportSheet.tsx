@@ -1,14 +1,14 @@
 import { useEffect, useEffectEvent, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { guessColumns, readHead, type SheetReading } from '@/core/formats';
-import type { Meaning } from '@/core/prices';
-import { notify, pickFile, roomForBook } from '@/data';
+import { guessColumns, readHead, type SheetReading } from '@/core/io';
+import type { Meaning } from '@/core/pricing';
+import { notify, pickFile, freeForBook } from '@/data';
 import { remoteReader, stopReading, type SheetSummary } from '@/reading';
-import { Button, Faults, Sheet, Words } from '@/ui';
+import { Button, Faults, Sheet, Text } from '@/ui';
 import type { Problem } from '@/core/result';
 import { ColumnMatch } from './ColumnMatch';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { SheetPreview } from './SheetPreview';
 import { count } from './words';
 
@@ -37,7 +37,7 @@ export const ImportSheet = ({
   asksAtOnce,
   onClose,
 }: {
-  desk: Desk;
+  desk: PriceBookView;
   asksAtOnce: boolean;
   onClose: () => void;
 }) => {
@@ -84,7 +84,7 @@ export const ImportSheet = ({
 
   const take = async () => {
     const { prices, stores } = await remoteReader().taken({ meanings });
-    const { fits, most } = await remoteReader().fitting(book, stores, prices, await roomForBook());
+    const { fits, most } = await remoteReader().fitting(book, stores, prices, await freeForBook());
     if (!fits) return setStep({ at: 'full', most, of: prices.length });
     runOnBook({ type: 'putPrices', prices, stores });
     notify({
@@ -125,10 +125,10 @@ export const ImportSheet = ({
       }
     >
       {step.at === 'start' ? (
-        <Words>
+        <Text>
           A sheet of prices as CSV: one price a line, with headings. You see what is in it before anything is
           taken. Bare lengths are {unit === 'in' ? 'inches' : 'millimetres'}, prices {currency}.
-        </Words>
+        </Text>
       ) : null}
       {step.at === 'columns' && sheet ? (
         <ColumnMatch
@@ -145,7 +145,7 @@ export const ImportSheet = ({
       {step.at === 'reading' ? (
         <View style={styles.reading}>
           <ActivityIndicator />
-          <Words>Reading {sheet?.name} …</Words>
+          <Text>Reading {sheet?.name} …</Text>
         </View>
       ) : null}
       {step.at === 'wrong' ? <Faults file={sheet?.name ?? ''} problems={step.problems} /> : null}
@@ -154,13 +154,13 @@ export const ImportSheet = ({
       ) : null}
       {step.at === 'full' ? (
         <View style={styles.full}>
-          <Words tone="bad">
+          <Text tone="bad">
             There is not enough room in this browser: about {step.most} of these {step.of} prices would fit.
             Nothing was taken.
-          </Words>
-          <Words>
+          </Text>
+          <Text>
             Thin the old history under Settings, delete a project you have in a file, or take a shorter sheet.
-          </Words>
+          </Text>
         </View>
       ) : null}
     </Sheet>

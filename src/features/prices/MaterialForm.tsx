@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { capital } from '@/core/capital';
-import { parseDecimal, percentText } from '@/core/measure';
+import { parseDecimal, percentText } from '@/core/units';
 import { fail, ok, type Result } from '@/core/result';
 import {
   choosingNotes,
@@ -13,10 +13,10 @@ import {
   VERDICT_WORDS,
   type Decay,
   type Material,
-} from '@/core/wood';
+} from '@/core/lumber';
 import { notify } from '@/data';
-import { Button, Choice, Detail, ReadField, Words } from '@/ui';
-import type { Desk } from './desk';
+import { Button, Choice, Detail, ReadField, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { lifeWords, PLACES } from './Materials';
 
 const DECAYS: { value: Decay; label: string }[] = [
@@ -41,7 +41,15 @@ const PANELS = [
 ] as const;
 
 /** What is known of a material, and where it is from; what the user says instead holds everywhere. */
-export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string; onClose: () => void }) => {
+export const MaterialForm = ({
+  desk,
+  name,
+  onClose,
+}: {
+  desk: PriceBookView;
+  name: string;
+  onClose: () => void;
+}) => {
   const { book, runOnBook, undo } = desk;
   const known = materialOf(name, book.materials);
   const isOwn = book.materials?.[nameKey(name)] !== undefined;
@@ -123,17 +131,17 @@ export const MaterialForm = ({ desk, name, onClose }: { desk: Desk; name: string
         read={(text) => ok(text.trim())}
         onRead={(note) => change({ note })}
       />
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {known.source === YOURS ? 'As you say.' : `From: ${known.source}.`}
-      </Words>
+      </Text>
       <View>
-        <Words size="strong" role="heading">
+        <Text size="strong" role="heading">
           At the rack
-        </Words>
+        </Text>
         {choosingNotes(known).map((note) => (
-          <Words key={note} size="small" style={styles.note}>
+          <Text key={note} size="small" style={styles.note}>
             {note}
-          </Words>
+          </Text>
         ))}
       </View>
     </Detail>
@@ -148,37 +156,37 @@ const Places = ({ material }: { material: Material }) => (
       return (
         <View key={value} role="listitem">
           <View style={styles.place}>
-            <Words style={styles.grow}>{label}</Words>
-            <Words
+            <Text style={styles.grow}>{label}</Text>
+            <Text
               size="strong"
               tone={fitness.verdict === 'unfit' ? 'bad' : fitness.verdict === 'fit' ? 'good' : 'ink'}
             >
               {capital(VERDICT_WORDS[fitness.verdict])}
-            </Words>
+            </Text>
           </View>
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {[
               fitness.sentence,
               `Stands ${lifeWords(material, value)}${wantsFinish(material, value) ? ' bare' : ''}.`,
             ]
               .filter(Boolean)
               .join(' ')}
-          </Words>
+          </Text>
         </View>
       );
     })}
     <View role="listitem">
       <View style={styles.place}>
-        <Words style={styles.grow}>Near food or its soil, outdoors</Words>
-        <Words size="strong">{capital(VERDICT_WORDS[nearFood(material).verdict])}</Words>
+        <Text style={styles.grow}>Near food or its soil, outdoors</Text>
+        <Text size="strong">{capital(VERDICT_WORDS[nearFood(material).verdict])}</Text>
       </View>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {nearFood(material).sentence}
-      </Words>
+      </Text>
     </View>
-    <Words size="small" tone="soft">
+    <Text size="small" tone="soft">
       How long it stands is a rule of thumb, from memory. A finish that is kept up adds to it outdoors.
-    </Words>
+    </Text>
   </View>
 );
 

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Book } from '@/core/project';
-import { fitnessInPlace, lifeOf, materialOf, nameKey, type Exposure, type Material } from '@/core/wood';
-import { Button, Row, TextField, Words } from '@/ui';
-import type { Desk } from './desk';
+import { fitnessInPlace, lifeOf, materialOf, nameKey, type Exposure, type Material } from '@/core/lumber';
+import { Button, Row, TextField, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 
 /** Names of the materials of a book: those on sale, and those of which the user said something. */
 export const materialsOf = (book: Book): string[] => {
@@ -44,7 +44,13 @@ export const lifeWords = (material: Material, exposure: Exposure): string => {
 };
 
 /** Every material of the book: what its name stands for, and where it is fit. A press shows the rest. */
-export const Materials = ({ desk: { book }, onOpen }: { desk: Desk; onOpen: (name: string) => void }) => {
+export const Materials = ({
+  desk: { book },
+  onOpen,
+}: {
+  desk: PriceBookView;
+  onOpen: (name: string) => void;
+}) => {
   const [name, setName] = useState('');
   const add = () => {
     if (name.trim() === '') return;
@@ -73,14 +79,14 @@ export const Materials = ({ desk: { book }, onOpen }: { desk: Desk; onOpen: (nam
           <Row key={each} label={`Look at ${each}`} onPress={() => onOpen(each)} style={styles.row}>
             <View style={styles.line}>
               <View style={styles.grow}>
-                <Words size="strong">{each}</Words>
-                <Words size="small" tone="soft">
+                <Text size="strong">{each}</Text>
+                <Text size="small" tone="soft">
                   {words}
-                </Words>
+                </Text>
               </View>
-              <Words size="small" tone="soft" align="right" style={styles.fit}>
+              <Text size="small" tone="soft" align="right" style={styles.fit}>
                 {fitWords(known)}
-              </Words>
+              </Text>
             </View>
           </Row>
         );

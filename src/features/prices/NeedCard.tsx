@@ -1,8 +1,8 @@
 import { View } from 'react-native';
-import { formatLength } from '@/core/measure';
-import { comparedBy, perPiece, pieceBy, type Need, type Offer } from '@/core/prices';
-import { Band, Button, Row } from '@/ui';
-import type { Desk } from './desk';
+import { formatLength } from '@/core/units';
+import { comparedBy, perPiece, pieceBy, type Need, type Offer } from '@/core/pricing';
+import { SectionHeader, Button, Row } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { OfferLine } from './OfferLine';
 
 /** `2x4 · treated`, `18mm sheet · birch ply`, `deck screws`. */
@@ -19,7 +19,7 @@ export const NeedCard = ({
   onOpen,
 }: {
   need: Need;
-  desk: Desk;
+  desk: PriceBookView;
   onAdd: () => void;
   onOpen: (offer: Offer) => void;
 }) => {
@@ -33,7 +33,7 @@ export const NeedCard = ({
       : `${need.count} pieces, longest ${formatLength(need.longest, desk.unit)}`;
   return (
     <View role="group" aria-label={needTitle(need)}>
-      <Band title={needTitle(need)} note={size} />
+      <SectionHeader title={needTitle(need)} note={size} />
       {sorted.map((offer, index) => (
         <OfferLine
           key={offer.key}

@@ -1,12 +1,12 @@
 import { StyleSheet, View } from 'react-native';
-import type { Need, Offer } from '@/core/prices';
-import { Band, Button, Row, Words } from '@/ui';
+import type { Need, Offer } from '@/core/pricing';
+import { SectionHeader, Button, Row, Text } from '@/ui';
 import { AgeAndRise } from './AgeAndRise';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { NeedCard, needTitle } from './NeedCard';
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   onFill: (need: Need) => void;
   onOpen: (offer: Offer) => void;
 }
@@ -20,7 +20,7 @@ export const Needed = ({ desk, onFill, onOpen }: Props) => {
     <>
       {missing.length > 0 ? <Missing needs={missing} onFill={onFill} /> : null}
       {desk.needs.length === 0 ? (
-        <Words style={styles.pad}>Nothing is needed yet. Add parts to a project first.</Words>
+        <Text style={styles.pad}>Nothing is needed yet. Add parts to a project first.</Text>
       ) : null}
       {desk.project ? <AgeAndRise desk={desk} project={desk.project} /> : null}
       {ripped.length > 0 ? <Ripped needs={ripped} onFill={onFill} /> : null}
@@ -33,7 +33,7 @@ export const Needed = ({ desk, onFill, onOpen }: Props) => {
 
 const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void }) => (
   <View role="region" aria-label="No price yet">
-    <Band
+    <SectionHeader
       title="No price yet"
       note={`${needs.length} ${needs.length === 1 ? 'thing' : 'things'}`}
       tone="bad"
@@ -42,10 +42,10 @@ const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => voi
       <Row key={need.key} style={styles.row}>
         <View style={styles.missing}>
           <View style={styles.grow}>
-            <Words>{needTitle(need)}</Words>
-            <Words size="small" tone="soft">
+            <Text>{needTitle(need)}</Text>
+            <Text size="small" tone="soft">
               for {need.parts.map(({ name }) => name).join(', ')}
-            </Words>
+            </Text>
           </View>
           <Button
             mode="contained"
@@ -63,7 +63,7 @@ const Missing = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => voi
 /** What nobody sells as it is, and is ripped from wider boards. */
 const Ripped = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void }) => (
   <View role="region" aria-label="Ripped from wider boards">
-    <Band title="Ripped from wider boards" note="with the table saw" />
+    <SectionHeader title="Ripped from wider boards" note="with the table saw" />
     {needs.map((need) => (
       <Row
         key={need.key}
@@ -72,10 +72,10 @@ const Ripped = ({ needs, onFill }: { needs: Need[]; onFill: (need: Need) => void
         label={`Add a price for ${needTitle(need)}`}
       >
         <View style={styles.grow}>
-          <Words>{needTitle(need)}</Words>
-          <Words size="small" tone="soft">
+          <Text>{needTitle(need)}</Text>
+          <Text size="small" tone="soft">
             {`from ${[...new Set(need.ripped.map(({ item }) => `${item.section} ${item.material}`))].join(', ')}`}
-          </Words>
+          </Text>
         </View>
       </Row>
     ))}

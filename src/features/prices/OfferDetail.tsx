@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDay } from '@/core/measure';
+import { formatDay } from '@/core/units';
 import {
   allCompared,
   currentOffers,
@@ -9,14 +9,14 @@ import {
   offerAt,
   seriesOf,
   type Offer,
-} from '@/core/prices';
+} from '@/core/pricing';
 import type { Price } from '@/core/project';
 import { newId, notify } from '@/data';
-import { Band, Button, Detail, later, Row, Stamp, Words } from '@/ui';
-import type { Desk } from './desk';
+import { SectionHeader, Button, Detail, lazyScreen, Row, StatusBadge, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { ageOf, asSold, cents, inThePocket, pocketWords, trendWords } from './words';
 
-const HistoryChart = later(async () => (await import('@/ui/charts')).HistoryChart);
+const HistoryChart = lazyScreen(async () => (await import('@/ui/charts')).HistoryChart);
 
 const SOURCES: Record<Price['source'], string> = {
   typed: 'typed',
@@ -26,7 +26,7 @@ const SOURCES: Record<Price['source'], string> = {
 };
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   offer: Offer;
   onEdit: (price: Price) => void;
   onClose: () => void;
@@ -79,40 +79,40 @@ export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => 
     >
       <View style={styles.head}>
         <View style={styles.grow}>
-          <Words>{book.stores[offer.storeId]?.name}</Words>
-          <Words size="small" tone={age.isOld ? 'bad' : 'soft'}>
+          <Text>{book.stores[offer.storeId]?.name}</Text>
+          <Text size="small" tone={age.isOld ? 'bad' : 'soft'}>
             {[age.text, trend].filter(Boolean).join(' · ')}
-          </Words>
+          </Text>
         </View>
-        {isOut ? <Stamp text="out of stock" tone="bad" /> : null}
-        <Words size="headline">{cents(offer.tiers[0]?.unitPrice ?? 0, currency)}</Words>
+        {isOut ? <StatusBadge text="out of stock" tone="bad" /> : null}
+        <Text size="headline">{cents(offer.tiers[0]?.unitPrice ?? 0, currency)}</Text>
       </View>
       <View>
         {offer.tiers.map(({ price }) => (
-          <Words key={price.id}>{asSold(price, currency)}</Words>
+          <Text key={price.id}>{asSold(price, currency)}</Text>
         ))}
-        <Words tone="soft">{allCompared(offer, unit, currency).join(' · ')}</Words>
+        <Text tone="soft">{allCompared(offer, unit, currency).join(' · ')}</Text>
         {pocket ? (
-          <Words tone="soft">
+          <Text tone="soft">
             {cents(inThePocket(offer, desk), currency)} to pay, {pocket}
-          </Words>
+          </Text>
         ) : null}
         {offer.rough ? (
-          <Words tone="soft">
+          <Text tone="soft">
             Rough: planing takes {offer.rough.planing.text}, {Math.round(offer.rough.waste * 100)} % is waste.
-          </Words>
+          </Text>
         ) : null}
       </View>
       {series.some(({ points }) => points.length > 1) || series.length > 1 ? (
         <View onLayout={({ nativeEvent }) => setWidth(nativeEvent.layout.width)}>
-          <Band title="How it moved" note="per purchase" />
+          <SectionHeader title="How it moved" note="per purchase" />
           <View style={styles.chart}>
             {width > 0 ? <HistoryChart series={series} currency={currency} width={width} /> : null}
           </View>
         </View>
       ) : null}
       <View>
-        <Band title="All that was seen" note={`${seen.length}`} />
+        <SectionHeader title="All that was seen" note={`${seen.length}`} />
         {seen.map((price) => (
           <Row
             key={price.id}
@@ -122,12 +122,12 @@ export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => 
           >
             <View style={styles.head}>
               <View style={styles.grow}>
-                <Words>{price.date ? formatDay(price.date) : 'day unknown'}</Words>
-                <Words size="small" tone="soft">
+                <Text>{price.date ? formatDay(price.date) : 'day unknown'}</Text>
+                <Text size="small" tone="soft">
                   {[SOURCES[price.source], price.note].filter(Boolean).join(' · ')}
-                </Words>
+                </Text>
               </View>
-              <Words>{price.available === 0 ? 'out of stock' : asSold(price, currency)}</Words>
+              <Text>{price.available === 0 ? 'out of stock' : asSold(price, currency)}</Text>
             </View>
           </Row>
         ))}

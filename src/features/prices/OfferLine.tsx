@@ -1,7 +1,7 @@
 import { StyleSheet, View } from 'react-native';
-import { asCompared, seriesOf, type Offer } from '@/core/prices';
-import { Row, Stamp, TrendLine, Words } from '@/ui';
-import type { Desk } from './desk';
+import { asCompared, seriesOf, type Offer } from '@/core/pricing';
+import { Row, StatusBadge, TrendLine, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { ageOf, asSold, cents, trendWords } from './words';
 
 interface Props {
@@ -9,7 +9,7 @@ interface Props {
   /** Under the title, before the price as sold. */
   subtitle?: string;
   offer: Offer;
-  desk: Desk;
+  desk: PriceBookView;
   isCheapest: boolean;
   onOpen: (offer: Offer) => void;
 }
@@ -31,37 +31,37 @@ export const OfferLine = ({ title, subtitle, offer, desk, isCheapest, onOpen }: 
       <View style={styles.line}>
         <View style={styles.grow}>
           <View style={styles.head}>
-            <Words>{title}</Words>
-            {isCheapest ? <Stamp text="cheapest" /> : null}
-            {offer.available === 0 ? <Stamp text="out of stock" tone="bad" /> : null}
+            <Text>{title}</Text>
+            {isCheapest ? <StatusBadge text="cheapest" /> : null}
+            {offer.available === 0 ? <StatusBadge text="out of stock" tone="bad" /> : null}
           </View>
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {[subtitle, sold].filter(Boolean).join(' · ')}
-          </Words>
+          </Text>
           <View style={styles.head}>
-            <Words size="small" tone={age.isOld ? 'bad' : 'soft'}>
+            <Text size="small" tone={age.isOld ? 'bad' : 'soft'}>
               {age.text}
-            </Words>
+            </Text>
             {series.length > 1 ? (
               <>
                 <TrendLine
                   values={series.map(({ unitPrice }) => unitPrice)}
                   label={`Its price went ${trend}`}
                 />
-                <Words size="small" tone="soft">
+                <Text size="small" tone="soft">
                   {trend}
-                </Words>
+                </Text>
               </>
             ) : null}
           </View>
         </View>
         <View>
-          <Words size="strong" align="right">
+          <Text size="strong" align="right">
             {cents(tier.unitPrice, desk.currency)}
-          </Words>
-          <Words size="small" tone="soft" align="right">
+          </Text>
+          <Text size="small" tone="soft" align="right">
             {asCompared(offer, desk.unit, desk.currency)}
-          </Words>
+          </Text>
         </View>
       </View>
     </Row>

@@ -1,17 +1,17 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { formatTag } from '@/core/measure';
-import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/prices';
+import { formatTag } from '@/core/units';
+import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/pricing';
 import { emptyStore, type Kind, type PriceUnit } from '@/core/project';
 import { newId, notify } from '@/data';
-import { Button, Choice, Detail, KINDS, TextField, Words } from '@/ui';
-import type { Desk } from './desk';
+import { Button, Choice, Detail, KINDS, TextField, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { readDraft, roughFor, type PriceDraft } from './draft';
 
 export type { PriceDraft };
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   initial: PriceDraft;
   /** Is told every change, so that a closed tab brings it back. */
   onDraft?: (draft: PriceDraft, newStore: string) => void;
@@ -201,10 +201,10 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       ) : null}
       {draft.kind === 'board' && draft.finish === 'rough' ? (
         <>
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             Write the section and length it usually comes in. A needed board is then priced by its share of
             that, planed, with the waste.
-          </Words>
+          </Text>
           {field('planing', 'Planing takes off')}
           {field('waste', 'Waste in percent', 'Knots, wane and ends: a quarter is usual (rule of thumb).')}
         </>
@@ -224,7 +224,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
           : 'A changed price counts as seen today; the old one stays as history.',
       )}
       {field('note', 'Note')}
-      <View aria-live="polite">{compared ? <Words tone="soft">{compared}</Words> : null}</View>
+      <View aria-live="polite">{compared ? <Text tone="soft">{compared}</Text> : null}</View>
     </Detail>
   );
 

@@ -8,16 +8,26 @@ import {
   type GridOrder,
   type GridRow,
   type Offer,
-} from '@/core/prices';
+} from '@/core/pricing';
 import type { Store } from '@/core/project';
-import { Band, Button, Pick, Stamp, TextField, useInk, useIsWide, VirtualList, Words } from '@/ui';
-import type { Desk } from './desk';
+import {
+  SectionHeader,
+  Button,
+  Select,
+  StatusBadge,
+  TextField,
+  useColors,
+  useIsWide,
+  VirtualList,
+  Text,
+} from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { GridLine } from './GridLine';
 import { OfferLine } from './OfferLine';
 import { count } from './words';
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   onOpen: (offer: Offer) => void;
   /** Whether a detail stands beside it on a wide screen. */
   isBeside: boolean;
@@ -37,7 +47,7 @@ const AGES: { value: GridFilter['age']; label: string }[] = [
 
 const ITEM = 260;
 const CELL = 116;
-const MOST_CELL = 160;
+const MAX_CELL = 160;
 const RAIL = 208;
 const DETAIL = 420;
 
@@ -77,19 +87,19 @@ export const PriceGrid = ({ desk, onOpen, isBeside }: Props) => {
             onChange={(words) => set({ words })}
           />
         </View>
-        <Pick
+        <Select
           label="Section"
           value={filter.section}
           options={choices(all.map(({ section }) => section))}
           onChange={(section) => set({ section })}
         />
-        <Pick
+        <Select
           label="Material"
           value={filter.material}
           options={choices(all.map(({ material }) => material))}
           onChange={(material) => set({ material })}
         />
-        <Pick
+        <Select
           label="Store"
           value={filter.storeId}
           options={[
@@ -98,10 +108,10 @@ export const PriceGrid = ({ desk, onOpen, isBeside }: Props) => {
           ]}
           onChange={(storeId) => set({ storeId })}
         />
-        <Pick label="Age" value={filter.age} options={AGES} onChange={(age) => set({ age })} />
-        <Pick label="Order" usual="needed" value={order} options={ORDERS} onChange={setOrder} />
+        <Select label="Age" value={filter.age} options={AGES} onChange={(age) => set({ age })} />
+        <Select label="Order" usual="needed" value={order} options={ORDERS} onChange={setOrder} />
       </View>
-      <Band
+      <SectionHeader
         title={count(rows.length, 'thing')}
         note={
           isWide && columns.length < stores.length
@@ -111,11 +121,11 @@ export const PriceGrid = ({ desk, onOpen, isBeside }: Props) => {
       />
       {rows.length === 0 ? (
         <View style={styles.none}>
-          <Words>
+          <Text>
             {isFiltered
               ? 'Nothing has a price here that fits.'
               : 'No prices yet. Enter some in the aisle, take a file, or follow a store.'}
-          </Words>
+          </Text>
           {isFiltered ? <Button onPress={() => setFilter(NO_FILTER)}>Show everything</Button> : null}
         </View>
       ) : isWide ? (
@@ -155,18 +165,18 @@ const columnsOf = (stores: Store[], offers: Offer[], first: string): Store[] => 
 const keyOf = ({ key }: GridRow): string => key;
 
 const Head = ({ stores }: { stores: Store[] }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View
-      style={[styles.row, styles.sticky, { borderColor: ink.ink, backgroundColor: ink.paper }]}
+      style={[styles.row, styles.sticky, { borderColor: colors.ink, backgroundColor: colors.paper }]}
       aria-hidden
     >
       <View style={[styles.item, styles.unmarked]} />
       {stores.map(({ id, name }) => (
         <View key={id} style={styles.cell}>
-          <Words size="small" align="right" numberOfLines={2}>
+          <Text size="small" align="right" numberOfLines={2}>
             {name}
-          </Words>
+          </Text>
         </View>
       ))}
     </View>
@@ -175,7 +185,7 @@ const Head = ({ stores }: { stores: Store[] }) => {
 
 interface LineProps {
   row: GridRow;
-  desk: Desk;
+  desk: PriceBookView;
   onOpen: (offer: Offer) => void;
 }
 
@@ -191,10 +201,10 @@ const Card = ({ row, desk, onOpen }: LineProps) => {
   return (
     <View role="group" aria-label={row.name}>
       <View style={styles.cardHead}>
-        <Words size="strong" style={styles.grow}>
+        <Text size="strong" style={styles.grow}>
           {row.name}
-        </Words>
-        {row.isNeeded ? <Stamp text="needed" tone="plain" /> : null}
+        </Text>
+        {row.isNeeded ? <StatusBadge text="needed" tone="plain" /> : null}
       </View>
       {lines.map((offer) => (
         <OfferLine
@@ -207,13 +217,13 @@ const Card = ({ row, desk, onOpen }: LineProps) => {
         />
       ))}
       {missing > 0 && desk.stores.length <= 6 ? (
-        <Words size="small" tone="soft" style={styles.missing}>
+        <Text size="small" tone="soft" style={styles.missing}>
           No price at{' '}
           {desk.stores
             .filter(({ id }) => !(id in row.cells))
             .map(({ name }) => name)
             .join(', ')}
-        </Words>
+        </Text>
       ) : null}
     </View>
   );
@@ -241,7 +251,7 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
     borderLeftWidth: 3,
   },
-  cell: { width: CELL, flexGrow: 1, maxWidth: MOST_CELL, paddingHorizontal: 8, justifyContent: 'center' },
+  cell: { width: CELL, flexGrow: 1, maxWidth: MAX_CELL, paddingHorizontal: 8, justifyContent: 'center' },
   unmarked: { borderLeftColor: 'transparent' },
   sticky: { position: 'sticky', top: 0, zIndex: 1 } as object,
   cardHead: {

@@ -1,5 +1,5 @@
 import { Pressable, StyleSheet, View } from 'react-native';
-import { useInk, Words } from '@/ui';
+import { useColors, Text } from '@/ui';
 
 interface Props {
   value: string;
@@ -16,7 +16,7 @@ const ROWS = [
 
 /** Large keys for prices, at the foot in reach of one thumb; Next goes on to the next thing. */
 export const PriceKeys = ({ value, onChange, onNext }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const press = (key: string) => {
     if (key === '⌫') onChange(value.slice(0, -1));
     else if (key !== '.' || !value.includes('.')) onChange(value + key);
@@ -27,7 +27,7 @@ export const PriceKeys = ({ value, onChange, onNext }: Props) => {
   };
   return (
     <View
-      style={[styles.pad, { borderColor: ink.ink, backgroundColor: ink.paper }]}
+      style={[styles.pad, { borderColor: colors.ink, backgroundColor: colors.paper }]}
       role="group"
       aria-label="Keypad for prices"
       testID="keypad"
@@ -45,12 +45,12 @@ export const PriceKeys = ({ value, onChange, onNext }: Props) => {
                 {...(keep as object)}
                 style={({ pressed }) => [
                   styles.key,
-                  { borderColor: ink.hairline, backgroundColor: pressed ? ink.pale : ink.card },
+                  { borderColor: colors.hairline, backgroundColor: pressed ? colors.pale : colors.card },
                 ]}
               >
-                <Words size="title" role="presentation">
+                <Text size="title" role="presentation">
                   {key}
-                </Words>
+                </Text>
               </Pressable>
             ))}
           </View>
@@ -62,11 +62,11 @@ export const PriceKeys = ({ value, onChange, onNext }: Props) => {
         tabIndex={-1}
         onPress={onNext}
         {...(keep as object)}
-        style={[styles.next, { backgroundColor: ink.spruce, borderColor: ink.spruce }]}
+        style={[styles.next, { backgroundColor: colors.spruce, borderColor: colors.spruce }]}
       >
-        <Words size="strong" style={{ color: ink.card }}>
+        <Text size="strong" style={{ color: colors.card }}>
           Next
-        </Words>
+        </Text>
       </Pressable>
     </View>
   );

@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { writePrices } from '@/core/formats';
-import type { Need, Offer } from '@/core/prices';
+import { writePrices } from '@/core/io';
+import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
 import { isLike, keepDraft, newId, saveFile, useDraft } from '@/data';
-import { ActionMenu, Button, Columns, Pick, Segments, useIsWide, Words } from '@/ui';
-import { useDesk, type Desk } from './desk';
+import { ActionMenu, Button, Columns, Select, SegmentedButtons, useIsWide, Text } from '@/ui';
+import { usePriceBookView, type PriceBookView } from './priceBookView';
 import { blankDraft, draftForNeed, draftOfPrice, type PriceDraft } from './draft';
 import { Cheapest } from './Cheapest';
 import { FeedBand } from './FeedBand';
@@ -50,7 +50,7 @@ const isKept = (value: unknown): value is Kept => {
 
 /** The price book: of a project first what it needs; by itself, what all projects need. `asksFile`: a file is to be taken. */
 export const PricesPlace = ({ id, asksFile = false }: { id: string | null; asksFile?: boolean }) => {
-  const desk = useDesk(id);
+  const desk = usePriceBookView(id);
   const place = id === null ? 'prices' : `prices/${id}`;
   const kept = useDraft(place, isKept);
   if (desk === null || kept === undefined)
@@ -71,7 +71,7 @@ const Prices = ({
   kept,
   asksFile,
 }: {
-  desk: Desk;
+  desk: PriceBookView;
   place: string;
   kept: Kept | null;
   asksFile: boolean;
@@ -120,11 +120,11 @@ const Prices = ({
     <Columns detail={detail} width={view === 'all' ? 'all' : 'reading'}>
       {project ? null : (
         <View style={styles.head}>
-          <Words size="headline" style={styles.grow}>
+          <Text size="headline" style={styles.grow}>
             Price book
-          </Words>
+          </Text>
           {desk.currencies.length > 1 ? (
-            <Pick
+            <Select
               label="In"
               usual={desk.currency}
               value={desk.currency}
@@ -134,7 +134,7 @@ const Prices = ({
           ) : null}
         </View>
       )}
-      <Segments
+      <SegmentedButtons
         label="Views of the prices"
         value={view}
         onChange={setView}

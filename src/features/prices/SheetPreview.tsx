@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { PreviewRow } from '@/core/formats';
-import type { Meaning } from '@/core/prices';
+import type { PreviewRow } from '@/core/io';
+import type { Meaning } from '@/core/pricing';
 import type { SheetSummary } from '@/reading';
-import { Button, Tick, useInk, Words } from '@/ui';
+import { Button, Checkbox, useColors, Text } from '@/ui';
 import { asSold, count } from './words';
 
 interface Props {
@@ -34,7 +34,7 @@ const KINDS: { meaning: Meaning; title: string; help: string; isTakeable: boolea
 
 /** What a sheet holds, by what it means for the book, and what is wrong in it, line by line. */
 export const SheetPreview = ({ summary, currency, meanings, onChange }: Props) => {
-  const ink = useInk();
+  const colors = useColors();
   const { counts, samples, problems, wrong, stores } = summary;
   const flip = (meaning: Meaning) =>
     onChange(
@@ -42,29 +42,29 @@ export const SheetPreview = ({ summary, currency, meanings, onChange }: Props) =
     );
   return (
     <View style={styles.preview}>
-      {stores.length > 0 ? <Words>New stores: {stores.join(', ')}.</Words> : null}
+      {stores.length > 0 ? <Text>New stores: {stores.join(', ')}.</Text> : null}
       {KINDS.filter(({ meaning }) => counts[meaning] > 0).map(({ meaning, title, help, isTakeable }) => (
         <View
           key={meaning}
-          style={[styles.kind, { borderColor: ink.hairline }]}
+          style={[styles.kind, { borderColor: colors.hairline }]}
           role="group"
           aria-label={title}
         >
           <View style={styles.head}>
             {isTakeable ? (
-              <Tick
+              <Checkbox
                 isTicked={meanings.includes(meaning)}
                 label={`Take what is ${title}`}
                 onPress={() => flip(meaning)}
               />
             ) : null}
             <View style={styles.grow}>
-              <Words size="strong">
+              <Text size="strong">
                 {counts[meaning]} {title}
-              </Words>
-              <Words size="small" tone="soft">
+              </Text>
+              <Text size="small" tone="soft">
                 {help}
-              </Words>
+              </Text>
             </View>
           </View>
           <Some rows={samples[meaning]} of={counts[meaning]} currency={currency} />
@@ -72,18 +72,18 @@ export const SheetPreview = ({ summary, currency, meanings, onChange }: Props) =
       ))}
       {wrong > 0 ? (
         <View style={styles.wrong} role="group" aria-label="wrong">
-          <Words size="strong" tone="bad">
+          <Text size="strong" tone="bad">
             {count(wrong, 'line')} that cannot be read
-          </Words>
-          <Words size="small" tone="soft">
+          </Text>
+          <Text size="small" tone="soft">
             They are left out. Mend them in the file and take it again: what is known already stays as it is.
-          </Words>
+          </Text>
           {problems.map(({ place, sentence }, index) => (
-            <View key={index} style={[styles.fault, { borderColor: ink.red }]}>
-              <Words size="small" tone="bad">
+            <View key={index} style={[styles.fault, { borderColor: colors.red }]}>
+              <Text size="small" tone="bad">
                 {place}
-              </Words>
-              <Words size="small">{sentence}</Words>
+              </Text>
+              <Text size="small">{sentence}</Text>
             </View>
           ))}
         </View>
@@ -101,11 +101,11 @@ const Some = ({ rows, of, currency }: { rows: PreviewRow[]; of: number; currency
   return (
     <View>
       {shown.map(({ line, store, price, held }) => (
-        <Words key={price.id} size="small">
-          <Words size="small" tone="soft">{`line ${line} · `}</Words>
+        <Text key={price.id} size="small">
+          <Text size="small" tone="soft">{`line ${line} · `}</Text>
           {`${price.item.name}, ${store}: ${asSold(price, currency)}`}
-          {held ? <Words size="small" tone="soft">{`, was ${asSold(held.price, currency)}`}</Words> : null}
-        </Words>
+          {held ? <Text size="small" tone="soft">{`, was ${asSold(held.price, currency)}`}</Text> : null}
+        </Text>
       ))}
       {!isAll && rows.length > FEW ? (
         <Button compact onPress={() => setAll(true)} style={styles.more}>

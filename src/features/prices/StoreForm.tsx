@@ -1,14 +1,14 @@
 import { useState } from 'react';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
 import { newId, notify } from '@/data';
-import { Button, Choice, Detail, TextField, Words } from '@/ui';
-import type { Desk } from './desk';
+import { Button, Choice, Detail, TextField, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { draftOfStore, readStore, type StoreDraft } from './storeDraft';
 import { STORE_KINDS } from './words';
 
 interface Props {
-  desk: Desk;
+  desk: PriceBookView;
   /** Null: a new one. */
   storeId: string | null;
   /** What was half typed when the tab was closed. */
@@ -111,9 +111,9 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
         <>
           {field('distance', `There and back, ${draft.tripBy}`)}
           {field('rate', `A ${perWay} costs you, ${currency}`, 'Fuel and wear; your own figure.')}
-          <Words tone="soft" aria-live="polite">
+          <Text tone="soft" aria-live="polite">
             {read.ok ? `${formatMoney(read.value.trip, currency)} a trip` : ''}
-          </Words>
+          </Text>
         </>
       )}
       {field('discount', 'Discount on all its goods, in percent')}

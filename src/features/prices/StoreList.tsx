@@ -1,14 +1,20 @@
 import { StyleSheet, View } from 'react-native';
-import { formatDay, fromMain } from '@/core/measure';
+import { formatDay, fromMain } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
-import { nameKey } from '@/core/wood';
+import { nameKey } from '@/core/lumber';
 import { newId, notify, useFeedStores, type FeedStore } from '@/data';
-import { Band, Button, Row, Words } from '@/ui';
-import type { Desk } from './desk';
+import { SectionHeader, Button, Row, Text } from '@/ui';
+import type { PriceBookView } from './priceBookView';
 import { count, storeWords } from './words';
 
 /** The stores of the book, and those whose prices can be followed. */
-export const StoreList = ({ desk, onOpen }: { desk: Desk; onOpen: (storeId: string | null) => void }) => {
+export const StoreList = ({
+  desk,
+  onOpen,
+}: {
+  desk: PriceBookView;
+  onOpen: (storeId: string | null) => void;
+}) => {
   const { stores, project, offers } = desk;
   return (
     <>
@@ -26,15 +32,15 @@ export const StoreList = ({ desk, onOpen }: { desk: Desk; onOpen: (storeId: stri
         >
           <View style={styles.line}>
             <View style={styles.grow}>
-              <Words size="strong">{store.name}</Words>
-              <Words size="small" tone="soft">
+              <Text size="strong">{store.name}</Text>
+              <Text size="small" tone="soft">
                 {storeWords(store)}
                 {project?.excludedStores.includes(store.id) ? ' · not used for this project' : ''}
-              </Words>
+              </Text>
             </View>
-            <Words size="small" tone="soft">
+            <Text size="small" tone="soft">
               {count(offers.filter(({ storeId }) => storeId === store.id).length, 'price')}
-            </Words>
+            </Text>
           </View>
         </Row>
       ))}
@@ -44,31 +50,31 @@ export const StoreList = ({ desk, onOpen }: { desk: Desk; onOpen: (storeId: stri
 };
 
 /** Stores that tell their prices themselves: to follow, or to follow no more. */
-const Followed = ({ desk }: { desk: Desk }) => {
+const Followed = ({ desk }: { desk: PriceBookView }) => {
   const { data, error, fetchStatus, refetch, isPending } = useFeedStores(true);
   const told = (data ?? []).filter(({ currency }) => currency === desk.currency);
   return (
     <View role="region" aria-label="Stores that tell their prices">
-      <Band title="Stores that tell their prices" note="a service, looked at when you open Prices" />
+      <SectionHeader title="Stores that tell their prices" note="a service, looked at when you open Prices" />
       {error ? (
         <View style={styles.trouble}>
-          <Words tone="bad" style={styles.grow}>
+          <Text tone="bad" style={styles.grow}>
             {error.message}
-          </Words>
+          </Text>
           <Button mode="outlined" onPress={() => void refetch()}>
             Ask again
           </Button>
         </View>
       ) : null}
       {isPending && !error ? (
-        <Words tone="soft" style={styles.pad}>
+        <Text tone="soft" style={styles.pad}>
           {fetchStatus === 'paused' ? 'No signal: they are asked when there is one.' : 'Asking …'}
-        </Words>
+        </Text>
       ) : null}
       {data && told.length === 0 ? (
-        <Words tone="soft" style={styles.pad}>
+        <Text tone="soft" style={styles.pad}>
           None tells prices in {desk.currency}.
-        </Words>
+        </Text>
       ) : null}
       {told.map((store) => (
         <FollowRow key={store.id} told={store} desk={desk} />
@@ -77,7 +83,7 @@ const Followed = ({ desk }: { desk: Desk }) => {
   );
 };
 
-const FollowRow = ({ told, desk }: { told: FeedStore; desk: Desk }) => {
+const FollowRow = ({ told, desk }: { told: FeedStore; desk: PriceBookView }) => {
   const { stores, runOnBook, undo } = desk;
   const held =
     stores.find(({ feed }) => feed?.id === told.id) ??
@@ -103,12 +109,12 @@ const FollowRow = ({ told, desk }: { told: FeedStore; desk: Desk }) => {
     <Row style={styles.row}>
       <View style={styles.line}>
         <View style={styles.grow}>
-          <Words>{told.name}</Words>
-          <Words size="small" tone="soft">
+          <Text>{told.name}</Text>
+          <Text size="small" tone="soft">
             {held?.feed
               ? `followed · ${held.feed.taken ? `looked at ${formatDay(held.feed.taken)}` : 'not looked at yet'}`
               : told.kind}
-          </Words>
+          </Text>
         </View>
         {held?.feed ? (
           <Button onPress={() => leave(held)} accessibilityLabel={`Stop following ${told.name}`}>

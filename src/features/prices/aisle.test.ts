@@ -1,9 +1,9 @@
-import { currentOffers, needsOf } from '@/core/prices';
-import { MICROS } from '@/core/measure';
+import { currentOffers, needsOf } from '@/core/pricing';
+import { MICROS } from '@/core/units';
 import { emptyStore, resolve, type Book } from '@/core/project';
 import { fromCsv } from '@/core/testing';
 import { asksOf, blankEntry, doubtAbout, readEntry, unitsFor, type Ask } from './aisle';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 
 const { project, book } = fromCsv({
   parts:
@@ -12,7 +12,7 @@ const { project, book } = fromCsv({
     "store,item,kind,section,length,material,price,unit,pack,date\nYard,,board,2x4,10',cedar,0.9,ft,1,2026-11-01\nYard,,board,2x4,8',cedar,7.2,each,1,2026-11-01\nMill,screw hook,hardware,,,,4.5,pack,25,2026-11-01",
 });
 const yard = Object.values(book.stores).find(({ name }) => name === 'Yard')?.id ?? '';
-const deskOf = (held: Book): Desk => {
+const deskOf = (held: Book): PriceBookView => {
   const offers = currentOffers(held);
   return {
     book: held,

@@ -1,9 +1,17 @@
-import { parseCount, parseLength, parseTag, type LengthUnit, type Micros } from '@/core/measure';
-import { withUnit } from '@/core/formats';
-import { amountOf, comparedBy, doubtOf, newestOf, offerAt, type Doubt, type Offer } from '@/core/prices';
+import { parseCount, parseLength, parseTag, type LengthUnit, type Micros } from '@/core/units';
+import { withUnit } from '@/core/io';
+import {
+  amountOf,
+  comparedBy,
+  priceOutlier,
+  newestOf,
+  offerAt,
+  type PriceOutlier,
+  type Offer,
+} from '@/core/pricing';
 import { itemKey, itemName, tagName, type Item, type Price, type PriceUnit } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 import { draftForNeed } from './draft';
 
 /** One price to find in the store: what was seen there before, or what is needed and never was. */
@@ -38,7 +46,7 @@ export interface Visit {
 }
 
 /** What the projects need at a store, in the order of their parts: every size that was seen there, or one for what never was. */
-export const asksOf = (desk: Desk, storeId: string): Ask[] => {
+export const asksOf = (desk: PriceBookView, storeId: string): Ask[] => {
   const asks = new Map<string, Ask>();
   for (const need of desk.needs) {
     const names = need.parts.map(({ name }) => name);
@@ -70,7 +78,7 @@ export const asksOf = (desk: Desk, storeId: string): Ask[] => {
   }
 };
 
-const itemOfNeed = ({ unit, offers }: Desk, need: Desk['needs'][number]): Item | null => {
+const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'][number]): Item | null => {
   // In the size in which another store sells it, so that the two compare.
   const elsewhere = need.offers.find(({ rough }) => !rough) ?? offers.find(({ name }) => name === need.name);
   if (elsewhere) return elsewhere.item;
@@ -171,9 +179,9 @@ export const doubtAbout = (
   ask: Ask,
   storeId: string,
   offers: Offer[],
-): Doubt | null => {
+): PriceOutlier | null => {
   const isSame = itemKey(read.item) === itemKey(ask.item);
-  return doubtOf(
+  return priceOutlier(
     read,
     isSame ? ask.last : null,
     offers.filter((offer) => offer.storeId !== storeId || offer.key !== ask.last?.key),

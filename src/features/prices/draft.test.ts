@@ -1,4 +1,4 @@
-import { needsOf } from '@/core/prices';
+import { needsOf } from '@/core/pricing';
 import { emptyPart, emptyProject, measure, resolve, type Project } from '@/core/project';
 import { blankDraft, draftForNeed, draftOfPrice, readDraft, type PriceDraft } from './draft';
 

@@ -6,9 +6,9 @@ import {
   parseTag,
   percentText,
   type LengthUnit,
-} from '@/core/measure';
-import { isDate, withUnit } from '@/core/formats';
-import { amountOf, piecesByWeight, type Need } from '@/core/prices';
+} from '@/core/units';
+import { isDate, withUnit } from '@/core/io';
+import { amountOf, piecesByWeight, type Need } from '@/core/pricing';
 import {
   itemName,
   type Item,
@@ -21,7 +21,7 @@ import {
   type Rough,
 } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
-import { parseSection, parseThickness, thicknessName } from '@/core/wood';
+import { parseSection, parseThickness, thicknessName } from '@/core/lumber';
 
 /** A price as it is typed. */
 export interface PriceDraft {

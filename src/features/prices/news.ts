@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
-import { currentOffers, needsOf, observationKey, seenOf, weigh, type Change } from '@/core/prices';
+import { currentOffers, needsOf, observationKey, normalisedPrice, weigh, type Change } from '@/core/pricing';
 import { applyToBook, resolve, type Book, type Price, type Store } from '@/core/project';
 import { observationsOf, useFeeds, type FeedAnswer } from '@/data';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 
 /** What a followed store has told, that the book does not know. */
 export interface News {
@@ -23,7 +23,7 @@ export interface FeedState {
 }
 
 /** News of the stores that are followed, weighed against the book. */
-export const useNews = ({ stores, book }: Pick<Desk, 'stores' | 'book'>): FeedState => {
+export const useNews = ({ stores, book }: Pick<PriceBookView, 'stores' | 'book'>): FeedState => {
   const followed = useMemo(() => stores.filter(({ feed }) => feed), [stores]);
   const feeds = useFeeds(followed);
   const told = feeds.map(({ data }) => data);
@@ -83,7 +83,7 @@ export const isUnasked = ({ meaning }: Change): boolean => meaning !== 'conflict
 /** Changes in the order in which they matter: what projects need first, then the largest move. */
 export const byWeight = (
   changes: Change[],
-  desk: Pick<Desk, 'projects' | 'book'>,
+  desk: Pick<PriceBookView, 'projects' | 'book'>,
 ): { change: Change; isNeeded: boolean }[] => {
   const parts = desk.projects.flatMap((project) => resolve(project, desk.book.materials).parts);
   const trial: Book = {
@@ -94,8 +94,8 @@ export const byWeight = (
     needsOf(parts, currentOffers(trial)).flatMap(({ offers }) => offers.map(({ key }) => key)),
   );
   const move = ({ held, price }: Change) =>
-    held ? Math.abs((seenOf(price)?.unitPrice ?? 0) / (held.unitPrice || 1) - 1) : 0;
+    held ? Math.abs((normalisedPrice(price)?.unitPrice ?? 0) / (held.unitPrice || 1) - 1) : 0;
   return changes
-    .map((change) => ({ change, isNeeded: needed.has(seenOf(change.price)?.key ?? '') }))
+    .map((change) => ({ change, isNeeded: needed.has(normalisedPrice(change.price)?.key ?? '') }))
     .sort((a, b) => Number(b.isNeeded) - Number(a.isNeeded) || move(b.change) - move(a.change));
 };

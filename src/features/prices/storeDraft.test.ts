@@ -1,4 +1,4 @@
-import { MICROS } from '@/core/measure';
+import { MICROS } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
 import { draftOfStore, readStore, type StoreDraft } from './storeDraft';
 

@@ -8,10 +8,10 @@ import {
   toMinor,
   type LengthUnit,
   type Minor,
-} from '@/core/measure';
+} from '@/core/units';
 import type { Store } from '@/core/project';
 import { ok, type Problem, type Result } from '@/core/result';
-import { nameKey } from '@/core/wood';
+import { nameKey } from '@/core/lumber';
 
 /** A store as it is typed. */
 export interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'note'> {

@@ -1,8 +1,8 @@
-import { formatDay, formatMoney, formatTag, percentText, toMinor, type Micros } from '@/core/measure';
-import { daysBetween, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/prices';
+import { formatDay, formatMoney, formatTag, percentText, toMinor, type Micros } from '@/core/units';
+import { daysBetween, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/pricing';
 import { taxAt } from '@/core/plan';
 import type { Price, Store, StoreKind } from '@/core/project';
-import type { Desk } from './desk';
+import type { PriceBookView } from './priceBookView';
 
 export const STORE_KINDS: { value: StoreKind; label: string }[] = [
   { value: 'home centre', label: 'Home centre' },
@@ -52,7 +52,7 @@ export const cents = (micros: Micros, currency: string): string =>
 /** How old the price is that holds: `seen 14 Nov 2026`, `seen 2 Jan 2026, 327 days ago`; an old one is also marked. */
 export const ageOf = (
   offer: Offer,
-  { book, today, staleAfter }: Pick<Desk, 'book' | 'today' | 'staleAfter'>,
+  { book, today, staleAfter }: Pick<PriceBookView, 'book' | 'today' | 'staleAfter'>,
 ): { text: string; isOld: boolean } => {
   const date = knownOn(offer, book);
   if (date === null) return { text: 'date unknown', isOld: true };
@@ -64,20 +64,20 @@ export const ageOf = (
 };
 
 /** `up 6 %`, `down 12 %`; blank where it never moved. */
-export const trendWords = (offer: Offer, { book }: Pick<Desk, 'book'>): string => {
+export const trendWords = (offer: Offer, { book }: Pick<PriceBookView, 'book'>): string => {
   const trend = trendOf(offer, book);
   return trend ? `${trend.way} ${Math.max(1, Math.round(trend.share * 100))} %` : '';
 };
 
 /** What one purchase takes from the pocket: less the store's discount, with tax. */
-export const inThePocket = (offer: Offer, { book, terms }: Pick<Desk, 'book' | 'terms'>): Micros => {
+export const inThePocket = (offer: Offer, { book, terms }: Pick<PriceBookView, 'book' | 'terms'>): Micros => {
   const store = book.stores[offer.storeId];
   const price = offer.tiers[0]?.unitPrice ?? 0;
   return store ? price * (1 - store.discount) * (1 + taxAt(store, terms)) : price;
 };
 
 /** How that sum came about: `less 5 % discount, with 7 % tax`; blank where it is the tag's price. */
-export const pocketWords = (offer: Offer, { book, terms }: Pick<Desk, 'book' | 'terms'>): string => {
+export const pocketWords = (offer: Offer, { book, terms }: Pick<PriceBookView, 'book' | 'terms'>): string => {
   const store = book.stores[offer.storeId];
   if (!store) return '';
   const tax = taxAt(store, terms);

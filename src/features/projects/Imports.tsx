@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { readParts } from '@/core/formats';
+import { readParts } from '@/core/io';
 import type { Group } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
 import { newId, notify, pickFile, type OpenProject } from '@/data';
-import { Button, Faults, Sheet, Words } from '@/ui';
+import { Button, Faults, Sheet, Text } from '@/ui';
 
 /** Asks for a file at once, and reads it. */
 const usePicked = <T,>(
@@ -66,15 +66,15 @@ export const ImportParts = ({
         </>
       }
     >
-      <Words>
+      <Text>
         {picked.name} has {count} {count === 1 ? 'part' : 'parts'}:
-      </Words>
+      </Text>
       {groups.map((group) => (
         <View key={group.id}>
-          <Words size="strong">{group.name}</Words>
-          <Words tone="soft">
+          <Text size="strong">{group.name}</Text>
+          <Text tone="soft">
             {group.options[0]?.parts.map(({ quantity, name }) => `${quantity} × ${name}`).join(', ')}
-          </Words>
+          </Text>
         </View>
       ))}
     </Sheet>

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { readProjectFile } from '@/core/formats';
+import { readProjectFile } from '@/core/io';
 import type { Book, Project } from '@/core/project';
 import type { Problem } from '@/core/result';
 import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/data';
-import { Button, Faults, Sheet, Words } from '@/ui';
+import { Button, Faults, Sheet, Text } from '@/ui';
 import { mergeBook } from './mergeBook';
 
 type Read = { name: string; problems: Problem[] } | { name: string; project: Project; book: Book };
@@ -75,9 +75,9 @@ export const OpenFile = () => {
             </>
           }
         >
-          <Words>
+          <Text>
             Replace the project in this browser by the one in {read.name}, or keep both side by side?
-          </Words>
+          </Text>
         </Sheet>
       ) : null}
     </>

@@ -2,10 +2,10 @@ import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { useProject, type OpenProject } from '@/data';
 import { usePlanAndMoney, useReadyToCompare } from '@/planning';
-import { Button, IconAction, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { Button, IconAction, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { ProjectMenu } from './ProjectMenu';
 
 /** What stays in sight in all places of a project: its name, undo and redo, and the money strip. */
@@ -16,8 +16,8 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
   if (open === undefined)
     return (
       <View style={styles.missing}>
-        <Words size="title">There is no such project here</Words>
-        <Words>It may have been deleted, or be kept in another browser. Open its file to have it here.</Words>
+        <Text size="title">There is no such project here</Text>
+        <Text>It may have been deleted, or be kept in another browser. Open its file to have it here.</Text>
         <Button mode="contained" onPress={() => router.replace('/')}>
           See the projects
         </Button>
@@ -34,20 +34,20 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
 const Head = ({ open }: { open: OpenProject }) => {
   const { project, book, undo, redo, undoLabel, redoLabel } = open;
   const { money, isStale } = usePlanAndMoney(project, book);
-  const ink = useInk();
+  const colors = useColors();
   const isWide = useIsWide();
   const router = useRouter();
   useUndoKeys(undo, redo);
   useReadyToCompare();
   return (
-    <View style={[styles.head, { backgroundColor: ink.paper, borderColor: ink.hairline }]}>
+    <View style={[styles.head, { backgroundColor: colors.paper, borderColor: colors.hairline }]}>
       <View style={styles.bar}>
         {isWide ? null : (
           <IconAction icon="back" label="Back to projects" onPress={() => router.navigate('/')} />
         )}
-        <Words size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
+        <Text size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
           {project.name}
-        </Words>
+        </Text>
         <IconAction
           icon="undo"
           label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/formats';
+import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/io';
 import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/data';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
 import { ImportParts } from './Imports';

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { chosenOption, type Book, type Project } from '@/core/project';
 import { saveFile, useBook, useProjects, type Damaged } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { Button, Columns, Logo, MoneyStrip, useInk, useIsWide, Words } from '@/ui';
+import { Button, Columns, Logo, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { OpenFile } from './OpenFile';
 import { NewProject } from './ProjectDetails';
 
@@ -20,9 +20,9 @@ export const ProjectsPlace = () => {
     <Columns>
       <View style={styles.head}>
         {isWide ? null : <Logo size={36} />}
-        <Words size="headline" style={styles.grow}>
+        <Text size="headline" style={styles.grow}>
           {isWide ? 'Projects' : 'Billet'}
-        </Words>
+        </Text>
       </View>
       <View style={styles.actions}>
         <Button mode="contained" icon="add" onPress={() => setMaking(true)}>
@@ -37,9 +37,9 @@ export const ProjectsPlace = () => {
         <ActivityIndicator style={styles.wait} aria-label="Reading the projects" />
       ) : projects.records.length === 0 ? (
         <View style={styles.empty}>
-          <Words>
+          <Text>
             No project yet. Make one, open a file, or bring the sample projects back under Settings.
-          </Words>
+          </Text>
         </View>
       ) : (
         <View style={styles.cards} role="list" aria-label="Projects">
@@ -54,7 +54,7 @@ export const ProjectsPlace = () => {
 };
 
 const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
-  const ink = useInk();
+  const colors = useColors();
   const { money } = usePlanAndMoney(project, book);
   const pieces = project.groups
     .flatMap((group) => chosenOption(group)?.parts ?? [])
@@ -64,18 +64,18 @@ const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
     <View role="listitem">
       <Link
         href={`/project/${project.id}/parts`}
-        style={[styles.card, { backgroundColor: ink.card, borderColor: ink.hairline }]}
+        style={[styles.card, { backgroundColor: colors.card, borderColor: colors.hairline }]}
       >
         <View style={styles.cardInside}>
           <View style={styles.cardHead}>
-            <Words size="title" style={styles.grow} numberOfLines={1}>
+            <Text size="title" style={styles.grow} numberOfLines={1}>
               {project.name}
-            </Words>
-            <Words size="title">{format(money.total)}</Words>
+            </Text>
+            <Text size="title">{format(money.total)}</Text>
           </View>
-          <Words size="small" tone="soft" numberOfLines={2}>
+          <Text size="small" tone="soft" numberOfLines={2}>
             {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} pieces${project.note ? ` · ${project.note}` : ''}`}
-          </Words>
+          </Text>
           <MoneyStrip
             size="small"
             spent={money.spent}
@@ -93,11 +93,11 @@ const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
 
 const DamagedRecord = ({ record }: { record: Damaged }) => (
   <View style={styles.empty}>
-    <Words tone="bad">A project that is kept in this browser cannot be read. It is left as it is.</Words>
+    <Text tone="bad">A project that is kept in this browser cannot be read. It is left as it is.</Text>
     {record.problems.slice(0, 3).map(({ place, sentence }, index) => (
-      <Words key={index} size="small" tone="soft">
+      <Text key={index} size="small" tone="soft">
         {`${place} ${sentence}`.trim()}
-      </Words>
+      </Text>
     ))}
     <Button mode="outlined" onPress={() => saveFile('unreadable.billet.txt', record.text, 'text/plain')}>
       Save its data to a file

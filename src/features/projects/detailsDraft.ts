@@ -1,4 +1,4 @@
-import { withUnit } from '@/core/formats';
+import { withUnit } from '@/core/io';
 import {
   formatLength,
   isCurrency,
@@ -9,10 +9,10 @@ import {
   percentText,
   writeMoney,
   type LengthUnit,
-} from '@/core/measure';
+} from '@/core/units';
 import type { Measure, PlanSettings, Project } from '@/core/project';
 import { fail, ok, type Problem, type Result } from '@/core/result';
-import { TABLE_SAW, USUAL_TOOLS, type TreatedNearFood } from '@/core/wood';
+import { TABLE_SAW, USUAL_TOOLS, type TreatedNearFood } from '@/core/lumber';
 
 /** The details of a project as they are typed. */
 export interface DetailsDraft {

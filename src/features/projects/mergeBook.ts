@@ -1,5 +1,5 @@
 import type { Book, Price, Store } from '@/core/project';
-import { nameKey, type Material } from '@/core/wood';
+import { nameKey, type Material } from '@/core/lumber';
 
 /** What a file's stores and prices add to the book, and which ids its stores have here. */
 export interface Merged {

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { readQuickLine } from '@/core/formats';
-import { formatMoney, type LengthUnit } from '@/core/measure';
+import { readQuickLine } from '@/core/io';
+import { formatMoney, type LengthUnit } from '@/core/units';
 import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, useOpenBook, useSettings } from '@/data';
-import { Band, Button, Columns, IconAction, Row, TextField, Words } from '@/ui';
+import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
 /** What is owned already, and need not be bought: offcuts, boards, sheets, hardware. */
@@ -71,10 +71,10 @@ const Rack = ({
   return (
     <Columns>
       <View style={styles.head}>
-        <Words size="headline">Rack</Words>
-        <Words tone="soft">
+        <Text size="headline">Rack</Text>
+        <Text tone="soft">
           What is here already costs nothing more, and every plan uses it first where that is cheapest.
-        </Words>
+        </Text>
       </View>
       <View style={styles.add}>
         <View style={styles.grow}>
@@ -97,20 +97,23 @@ const Rack = ({
         </Button>
       </View>
       {entries.length === 0 ? (
-        <Words style={styles.pad}>Nothing is on it yet.</Words>
+        <Text style={styles.pad}>Nothing is on it yet.</Text>
       ) : (
-        <Band title="On the rack" note={`${entries.length} ${entries.length === 1 ? 'thing' : 'things'}`} />
+        <SectionHeader
+          title="On the rack"
+          note={`${entries.length} ${entries.length === 1 ? 'thing' : 'things'}`}
+        />
       )}
       <View role="list" aria-label="On the rack">
         {entries.map((entry) => (
           <View key={entry.id} role="listitem">
             <Row style={styles.row}>
               <View style={styles.line}>
-                <Words size="strong" style={styles.count}>{`${entry.quantity} ×`}</Words>
+                <Text size="strong" style={styles.count}>{`${entry.quantity} ×`}</Text>
                 <View style={styles.grow}>
-                  <Words>{rackName(entry)}</Words>
+                  <Text>{rackName(entry)}</Text>
                   {entry.from === '' && !entry.value ? null : (
-                    <Words size="small" tone="soft">
+                    <Text size="small" tone="soft">
                       {[
                         entry.from === '' ? '' : `left from ${entry.from}`,
                         entry.value
@@ -119,7 +122,7 @@ const Rack = ({
                       ]
                         .filter(Boolean)
                         .join(' · ')}
-                    </Words>
+                    </Text>
                   )}
                 </View>
                 <IconAction

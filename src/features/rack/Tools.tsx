@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ripsBoards, type Book, type BookCommand, type Tool } from '@/core/project';
 import { newId, notify } from '@/data';
-import { Band, Button, IconAction, Row, TextField, Words } from '@/ui';
+import { SectionHeader, Button, IconAction, Row, TextField, Text } from '@/ui';
 
 /** Asked for first: they decide what a plan may do, or are often needed. */
 const USUAL = ['Table saw', 'Mitre saw', 'Pocket-hole jig', 'Driver bits', 'Fine saw blade'];
@@ -33,17 +33,17 @@ export const Tools = ({
   const canRip = tools.some((tool) => ripsBoards(tool.name));
   return (
     <View role="region" aria-label="Tools">
-      <Band title="Tools" note={tools.length === 0 ? 'none told' : String(tools.length)} />
-      <Words size="small" tone="soft" style={styles.pad}>
+      <SectionHeader title="Tools" note={tools.length === 0 ? 'none told' : String(tools.length)} />
+      <Text size="small" tone="soft" style={styles.pad}>
         {canRip
           ? 'With a table saw, plans rip boards lengthwise, unless a project says otherwise.'
           : 'Without a table saw, no plan rips boards, unless a project says otherwise.'}
-      </Words>
+      </Text>
       <View role="list" aria-label="Tools">
         {tools.map((tool) => (
           <View key={tool.id} role="listitem">
             <Row style={styles.row}>
-              <Words style={styles.grow}>{tool.name}</Words>
+              <Text style={styles.grow}>{tool.name}</Text>
               <IconAction icon="delete" label={`${tool.name} is not owned`} onPress={() => remove(tool)} />
             </Row>
           </View>

@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const RackPlace = later(async () => (await import('./RackPlace')).RackPlace);
+export const RackPlace = lazyScreen(async () => (await import('./RackPlace')).RackPlace);

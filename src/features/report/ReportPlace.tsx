@@ -2,10 +2,10 @@ import { createElement, useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { fileBase, reportCsv, reportHtml, reportOf } from '@/core/formats';
+import { fileBase, reportCsv, reportHtml, reportOf } from '@/core/io';
 import { saveFile, useProject, useToday, type OpenProject } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { Button, IconAction, Words } from '@/ui';
+import { Button, IconAction, Text } from '@/ui';
 
 /** One page of a project, to look at, print, or keep. */
 export const ReportPlace = ({ id }: { id: string }) => {
@@ -33,9 +33,9 @@ const Shown = ({ open: { project, book } }: { open: OpenProject }) => {
           label="Back to Spend"
           onPress={() => router.navigate(`/project/${project.id}/spend`)}
         />
-        <Words size="title" style={styles.grow}>
+        <Text size="title" style={styles.grow}>
           One page
-        </Words>
+        </Text>
       </View>
       <View style={styles.buttons}>
         <Button mode="contained" onPress={() => page.current?.contentWindow?.print()}>

@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const ReportPlace = later(async () => (await import('./ReportPlace')).ReportPlace);
+export const ReportPlace = lazyScreen(async () => (await import('./ReportPlace')).ReportPlace);

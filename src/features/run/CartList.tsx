@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { tagName, wholeLines, type Purchase } from '@/core/project';
-import { Band, Row, Tick, useInk, Words } from '@/ui';
+import { SectionHeader, Row, Checkbox, useColors, Text } from '@/ui';
 
 /** What lies in the cart: a tick takes it out, a touch beside it mends what it costs. */
 export const CartList = ({
@@ -14,27 +14,25 @@ export const CartList = ({
   onOut: (index: number) => void;
   onOpen: (index: number) => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <View role="group" aria-label="In the cart">
-      <Band title="In the cart" note={said(wholeLines(cart))} />
+      <SectionHeader title="In the cart" note={said(wholeLines(cart))} />
       {cart.lines.map((line, index) => {
         const name = `${line.quantity} × ${tagName(line.item)}`;
         const paid = said(line.price + line.tax);
         return (
-          <View key={index} style={[styles.line, { backgroundColor: ink.card }]}>
-            <Tick isTicked label={`${name}: in the cart`} onPress={() => onOut(index)} />
+          <View key={index} style={[styles.line, { backgroundColor: colors.card }]}>
+            <Checkbox isTicked label={`${name}: in the cart`} onPress={() => onOut(index)} />
             <Row label={`Change ${name}, ${paid}`} onPress={() => onOpen(index)} style={styles.row}>
               <View style={styles.inside}>
                 <View style={styles.grow}>
-                  <Words tone="soft" struck>
+                  <Text tone="soft" struck>
                     {name}
-                  </Words>
-                  {line.for === undefined ? null : (
-                    <Words size="small" tone="soft">{`for ${line.for}`}</Words>
-                  )}
+                  </Text>
+                  {line.for === undefined ? null : <Text size="small" tone="soft">{`for ${line.for}`}</Text>}
                 </View>
-                <Words>{paid}</Words>
+                <Text>{paid}</Text>
               </View>
             </Row>
           </View>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { cartLine, categoryOf, hardwareItem, type RunLine, type Surprise } from '@/core/budget';
-import { withUnit } from '@/core/formats';
+import { cartLine, categoryOf, hardwareItem, type RunLine, type Deviation } from '@/core/budget';
+import { withUnit } from '@/core/io';
 import {
   formatMoney,
   parseCount,
@@ -11,13 +11,13 @@ import {
   toMain,
   toMinor,
   toMicros,
-} from '@/core/measure';
+} from '@/core/units';
 import { taxAt } from '@/core/plan';
-import { currentOffers, type Offer } from '@/core/prices';
+import { currentOffers, type Offer } from '@/core/pricing';
 import { itemName, tagName, type Item, type Price } from '@/core/project';
-import { nameKey, parseSection } from '@/core/wood';
+import { nameKey, parseSection } from '@/core/lumber';
 import { newId, today } from '@/data';
-import { Button, Choice, Counter, Detail, Row, TextField, Words } from '@/ui';
+import { Button, Choice, Stepper, Detail, Row, TextField, Text } from '@/ui';
 import { letServe, putInCart, surpriseOf, tellDone, type Run } from './cart';
 
 const SERVES = [
@@ -35,7 +35,7 @@ export const ElseForm = ({
   run: Run;
   /** What was to be bought; null: nothing, it comes on top. */
   instead: RunLine | null;
-  onSurprise: (surprise: Surprise | null) => void;
+  onSurprise: (surprise: Deviation | null) => void;
   onClose: () => void;
 }) => {
   const { open, store } = run;
@@ -135,7 +135,7 @@ export const ElseForm = ({
     >
       {instead && here.length > 0 ? (
         <View role="group" aria-label={`Also sold at ${store.name}`}>
-          <Words size="small" tone="soft">{`Also at ${store.name}`}</Words>
+          <Text size="small" tone="soft">{`Also at ${store.name}`}</Text>
           {here.slice(0, 8).map((one) => (
             <Row
               key={one.key}
@@ -145,10 +145,10 @@ export const ElseForm = ({
               style={styles.offer}
             >
               <View style={styles.line}>
-                <Words style={styles.grow}>{one.name}</Words>
-                <Words size="strong">
+                <Text style={styles.grow}>{one.name}</Text>
+                <Text size="strong">
                   {formatMoney(toMinor(one.tiers[0]?.unitPrice ?? 0, currency), currency)}
-                </Words>
+                </Text>
               </View>
             </Row>
           ))}
@@ -184,7 +184,7 @@ export const ElseForm = ({
           error={fault(name.trim() === '', 'Say what it is, as the tag does.')}
         />
       )}
-      <Counter
+      <Stepper
         label={offer && offer.pack > 1 ? `Packs of ${offer.pack}` : 'How many'}
         value={quantity}
         onChange={setQuantity}

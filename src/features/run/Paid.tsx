@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { wholeLines, type Purchase } from '@/core/project';
-import { Button, Words } from '@/ui';
+import { Button, Text } from '@/ui';
 
 /** What was paid, and where the rest is to be had. */
 export const Paid = ({
@@ -19,7 +19,7 @@ export const Paid = ({
   const sum = paid.receipt?.total ?? wholeLines(paid);
   return (
     <View role="region" aria-label="Paid" style={styles.paid}>
-      <Words size="strong">{`${said(sum)} paid at ${paid.store}.`}</Words>
+      <Text size="strong">{`${said(sum)} paid at ${paid.store}.`}</Text>
       {others.map(({ storeId, store, goods, tax }) => (
         <Button key={storeId} mode="contained" onPress={() => onNext(storeId)}>
           {`Go on at ${store}: ${said(goods + tax)}`}

@@ -9,14 +9,24 @@ import {
   replanWords,
   runLines,
   type RunLine,
-  type Surprise,
+  type Deviation,
 } from '@/core/budget';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { shownPlan } from '@/core/plan';
 import { tagName, wholeLines, type Purchase } from '@/core/project';
 import { isLike, keepDraft, notify, useDraft, useProject, type OpenProject } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { Band, Button, Columns, IconAction, PurchaseForm, useAwake, useInk, useIsWide, Words } from '@/ui';
+import {
+  SectionHeader,
+  Button,
+  Columns,
+  IconAction,
+  PurchaseForm,
+  useAwake,
+  useColors,
+  useIsWide,
+  Text,
+} from '@/ui';
 import { putInCart, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { ElseForm } from './ElseForm';
@@ -25,7 +35,7 @@ import { RunRow } from './RunRow';
 import { TakeForm } from './TakeForm';
 import { TillForm } from './TillForm';
 
-const isSurprise = isLike<Surprise>({ cause: '', item: '', before: [], total: 0 });
+const isSurprise = isLike<Deviation>({ cause: '', item: '', before: [], total: 0 });
 
 /** Shopping at one store, list in hand: what is ticked goes in the cart, and what is otherwise plans the rest anew. */
 export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
@@ -37,7 +47,7 @@ export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
   if (!store)
     return (
       <View style={styles.pad}>
-        <Words>This store is not in the price book any more. Choose one under Buy.</Words>
+        <Text>This store is not in the price book any more. Choose one under Buy.</Text>
       </View>
     );
   return <Shopping open={open} storeId={storeId} kept={kept} />;
@@ -50,13 +60,21 @@ type Shown =
   | { kind: 'till' }
   | null;
 
-const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string; kept: Surprise | null }) => {
+const Shopping = ({
+  open,
+  storeId,
+  kept,
+}: {
+  open: OpenProject;
+  storeId: string;
+  kept: Deviation | null;
+}) => {
   const { project, book, undo } = open;
   const { plan, money, isStale, doing } = usePlanAndMoney(project, book);
   const router = useRouter();
   const isWide = useIsWide();
   const isAwake = useAwake();
-  const ink = useInk();
+  const colors = useColors();
   const [surprise, setSurprise] = useState(kept);
   const [shown, setShown] = useState<Shown>(null);
   const [paid, setPaid] = useState<Purchase | null>(null);
@@ -67,7 +85,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
   const lines = runLines(project, book, plan, storeId);
   const said = (sum: number) => formatMoney(sum, project.currency);
   const inCart = cart ? wholeLines(cart) : 0;
-  const surprised = (next: Surprise | null) => {
+  const surprised = (next: Deviation | null) => {
     setSurprise(next);
     keepDraft(`run-${project.id}`, next);
   };
@@ -138,8 +156,8 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
         <View style={styles.head}>
           <IconAction icon="back" label="Back to Buy" onPress={leave} />
           <View style={styles.grow}>
-            <Words size="title">{store.name}</Words>
-            <Words size="small" tone="soft">
+            <Text size="title">{store.name}</Text>
+            <Text size="small" tone="soft">
               {[
                 lines.length === 0 ? 'nothing more to take' : `${lines.length} to take`,
                 doing === null ? '' : 'still looking for a cheaper way',
@@ -147,7 +165,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
               ]
                 .filter(Boolean)
                 .join(' · ')}
-            </Words>
+            </Text>
           </View>
         </View>
         {surprise ? (
@@ -156,12 +174,10 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
             aria-busy={told === null || doing !== null}
             style={[
               styles.told,
-              { backgroundColor: ink.pale, borderColor: told?.isWorse ? ink.red : ink.spruce },
+              { backgroundColor: colors.pale, borderColor: told?.isWorse ? colors.red : colors.spruce },
             ]}
           >
-            <Words style={styles.grow}>
-              {told ? told.text : `${surprise.cause}: planning the rest anew`}
-            </Words>
+            <Text style={styles.grow}>{told ? told.text : `${surprise.cause}: planning the rest anew`}</Text>
             <IconAction icon="check" label="Seen: put this note away" onPress={() => surprised(null)} />
           </View>
         ) : null}
@@ -175,9 +191,9 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           />
         ) : null}
         {lines.length > 0 ? (
-          <Words size="small" tone="soft" style={styles.hint}>
+          <Text size="small" tone="soft" style={styles.hint}>
             Touch a line that has another price, of which there are fewer, or that is not there.
-          </Words>
+          </Text>
         ) : null}
         {lines.map((line, index) => {
           const before = lines[index - 1]?.category;
@@ -192,7 +208,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           };
           return (
             <View key={line.key}>
-              {line.category === before ? null : <Band title={AISLES[line.category]} {...earlier} />}
+              {line.category === before ? null : <SectionHeader title={AISLES[line.category]} {...earlier} />}
               <RunRow
                 line={line}
                 project={project}
@@ -204,7 +220,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
           );
         })}
         {plan && lines.length === 0 && !cart && !paid ? (
-          <Words style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Words>
+          <Text style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Text>
         ) : null}
         <View style={styles.another}>
           <Button mode="outlined" icon="add" onPress={() => setShown({ kind: 'else', line: null })}>
@@ -221,7 +237,7 @@ const Shopping = ({ open, storeId, kept }: { open: OpenProject; storeId: string;
         ) : null}
       </Columns>
       {cart ? (
-        <View style={[styles.till, { backgroundColor: ink.paper, borderColor: ink.ink }]}>
+        <View style={[styles.till, { backgroundColor: colors.paper, borderColor: colors.ink }]}>
           <Button mode="contained" onPress={() => setShown({ kind: 'till' })} style={styles.grow}>
             {`To the till: ${said(inCart)}`}
           </Button>

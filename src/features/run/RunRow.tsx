@@ -1,10 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import type { RunLine } from '@/core/budget';
-import { formatMoney, formatTag } from '@/core/measure';
-import { offerAt, tierFor } from '@/core/prices';
+import { formatMoney, formatTag } from '@/core/units';
+import { offerAt, tierFor } from '@/core/pricing';
 import type { Book, Project } from '@/core/project';
-import { choosingNotes, materialOf } from '@/core/wood';
-import { Row, Tick, useInk, Words } from '@/ui';
+import { choosingNotes, materialOf } from '@/core/lumber';
+import { Row, Checkbox, useColors, Text } from '@/ui';
 
 /** One thing to take, as large as a thumb: a tick takes it as planned, a touch beside it says what is otherwise. */
 export const RunRow = ({
@@ -20,7 +20,7 @@ export const RunRow = ({
   onTick: () => void;
   onOpen: () => void;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const { item, name, quantity, pack, spare } = line;
   const offer = offerAt(book, line.offerKey);
   const each = offer ? tierFor(offer.tiers, quantity)?.unitPrice : undefined;
@@ -32,8 +32,8 @@ export const RunRow = ({
     spare > 0 ? `${spare} of them spare` : '',
   ].filter(Boolean);
   return (
-    <View style={[styles.line, { backgroundColor: ink.card }]}>
-      <Tick isTicked={false} label={`${quantity} × ${name}: in the cart`} onPress={onTick} />
+    <View style={[styles.line, { backgroundColor: colors.card }]}>
+      <Checkbox isTicked={false} label={`${quantity} × ${name}: in the cart`} onPress={onTick} />
       <Row
         onPress={onOpen}
         label={`${quantity} × ${name}: other price or number, or not there`}
@@ -41,15 +41,15 @@ export const RunRow = ({
       >
         <View style={styles.inside}>
           <View style={styles.grow}>
-            <Words size="title" role="presentation">{`${quantity} × ${name}`}</Words>
+            <Text size="title" role="presentation">{`${quantity} × ${name}`}</Text>
             {facts.length > 0 ? (
-              <Words size="small" tone="soft">
+              <Text size="small" tone="soft">
                 {facts.join(' · ')}
-              </Words>
+              </Text>
             ) : null}
-            {advice ? <Words size="small">{advice}</Words> : null}
+            {advice ? <Text size="small">{advice}</Text> : null}
           </View>
-          <Words size="strong">{formatMoney(line.paid, project.currency)}</Words>
+          <Text size="strong">{formatMoney(line.paid, project.currency)}</Text>
         </View>
       </Row>
     </View>

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { cartLine, lineCost, type RunLine, type Surprise } from '@/core/budget';
-import { formatMoney, formatTag, MICROS, parseCount, parseMoney, parseTag, symbol } from '@/core/measure';
-import { newestOf, offerAt, perPurchase, tierFor, UNIT_WORDS } from '@/core/prices';
-import { choosingNotes, materialOf } from '@/core/wood';
-import { Button, Choice, Counter, Detail, TextField, Words } from '@/ui';
+import { cartLine, lineCost, type RunLine, type Deviation } from '@/core/budget';
+import { formatMoney, formatTag, MICROS, parseCount, parseMoney, parseTag, symbol } from '@/core/units';
+import { newestOf, offerAt, perPurchase, tierFor, UNIT_WORDS } from '@/core/pricing';
+import { choosingNotes, materialOf } from '@/core/lumber';
+import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 import { noteSeen, putInCart, surpriseOf, tellDone, type Run } from './cart';
 
 const REST = [
@@ -23,7 +23,7 @@ export const TakeForm = ({
   run: Run;
   line: RunLine;
   /** What happened, or null: all as planned. */
-  onSurprise: (surprise: Surprise | null) => void;
+  onSurprise: (surprise: Deviation | null) => void;
   onElse: () => void;
   onClose: () => void;
 }) => {
@@ -109,7 +109,7 @@ export const TakeForm = ({
         </View>
       }
     >
-      <Counter
+      <Stepper
         label={line.pack > 1 ? `Packs of ${line.pack}` : 'How many'}
         value={quantity}
         onChange={setQuantity}
@@ -139,13 +139,13 @@ export const TakeForm = ({
       ) : null}
       {notes.length > 0 ? (
         <View style={styles.notes} role="group" aria-label="Choosing the boards">
-          <Words size="strong">Choosing them</Words>
+          <Text size="strong">Choosing them</Text>
           {notes.map((note) => (
-            <Words key={note}>{note}</Words>
+            <Text key={note}>{note}</Text>
           ))}
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             Common practice.
-          </Words>
+          </Text>
         </View>
       ) : null}
     </Detail>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { receiptWords, walked } from '@/core/budget';
-import { formatMoney, parseMoney, symbol, type Minor } from '@/core/measure';
+import { receiptWords, learnedAisleOrder } from '@/core/budget';
+import { formatMoney, parseMoney, symbol, type Minor } from '@/core/units';
 import { receiptGap, tagName, wholeLines, type Purchase } from '@/core/project';
-import { Button, Detail, Row, TextField, Words } from '@/ui';
+import { Button, Detail, Row, TextField, Text } from '@/ui';
 import type { Run } from './cart';
 
 /** At the till: what lies in the cart held against what the receipt says, and kept as bought. */
@@ -35,7 +35,7 @@ export const TillForm = ({
     const { isOpen: _, ...bought } = cart;
     const purchase: Purchase = receipt ? { ...bought, receipt } : bought;
     open.run({ type: 'recordPurchase', purchase });
-    const aisles = walked(cart, store);
+    const aisles = learnedAisleOrder(cart, store);
     if (JSON.stringify(aisles) !== JSON.stringify(store.aisles))
       open.runOnBook({ type: 'putStore', store: { ...store, aisles } });
     onPaid(purchase);
@@ -54,23 +54,21 @@ export const TillForm = ({
         {cart.lines.map((line, index) => (
           <Row key={index} style={styles.row}>
             <View style={styles.line}>
-              <Words style={styles.grow}>{`${line.quantity} × ${tagName(line.item)}`}</Words>
-              <Words>{money(line.price + line.tax)}</Words>
+              <Text style={styles.grow}>{`${line.quantity} × ${tagName(line.item)}`}</Text>
+              <Text>{money(line.price + line.tax)}</Text>
             </View>
           </Row>
         ))}
         <Row style={styles.row}>
           <View style={styles.line}>
-            <Words size="strong" style={styles.grow}>
+            <Text size="strong" style={styles.grow}>
               By the lines
-            </Words>
+            </Text>
             <View>
-              <Words size="strong" align="right">
+              <Text size="strong" align="right">
                 {money(lines)}
-              </Words>
-              {ofTax > 0 ? (
-                <Words size="small" tone="soft" align="right">{`tax ${money(ofTax)}`}</Words>
-              ) : null}
+              </Text>
+              {ofTax > 0 ? <Text size="small" tone="soft" align="right">{`tax ${money(ofTax)}`}</Text> : null}
             </View>
           </View>
         </Row>
@@ -97,9 +95,9 @@ export const TillForm = ({
         error={told && !told.ok ? (told.problems[0]?.sentence ?? null) : null}
       />
       {receipt ? (
-        <Words role="status" tone={words === '' ? 'good' : 'ink'}>
+        <Text role="status" tone={words === '' ? 'good' : 'ink'}>
           {words === '' ? 'The receipt agrees with the lines to the cent.' : words}
-        </Words>
+        </Text>
       ) : null}
     </Detail>
   );

@@ -1,7 +1,7 @@
-import { askedFor, cartOf, firstBaseline, type ProjectMoney, type Surprise } from '@/core/budget';
+import { askedFor, cartOf, firstBaseline, type ProjectMoney, type Deviation } from '@/core/budget';
 import type { Plan } from '@/core/plan';
-import { newestOf, offerAt } from '@/core/prices';
-import type { Micros } from '@/core/measure';
+import { newestOf, offerAt } from '@/core/pricing';
+import type { Micros } from '@/core/units';
 import {
   allows,
   removeLine,
@@ -22,7 +22,7 @@ export interface Run {
 }
 
 /** What a surprise starts from: told with the plan that follows it. */
-export const surpriseOf = ({ plan, money }: Run, cause: string, item: string): Surprise => ({
+export const surpriseOf = ({ plan, money }: Run, cause: string, item: string): Deviation => ({
   cause,
   item,
   before: askedFor(plan),

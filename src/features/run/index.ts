@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const RunPlace = later(async () => (await import('./RunPlace')).RunPlace);
+export const RunPlace = lazyScreen(async () => (await import('./RunPlace')).RunPlace);

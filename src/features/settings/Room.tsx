@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { thinnable } from '@/core/prices';
-import { fullness, notify, today, useOpenBook, type Fullness } from '@/data';
-import { Button, Confirm, useInk, Words } from '@/ui';
+import { thinnable } from '@/core/pricing';
+import { storageUsage, notify, today, useOpenBook, type StorageUsage } from '@/data';
+import { Button, Confirm, useColors, Text } from '@/ui';
 
 /** The year before which history is thinned to one price a month. */
 const yearBefore = (iso: string): string => `${Number(iso.slice(0, 4)) - 1}${iso.slice(4)}`;
@@ -17,11 +17,11 @@ const size = (units: number): string =>
 /** How full the browser's storage is, and what old price history could be thinned out of it. */
 export const Room = () => {
   const open = useOpenBook();
-  const ink = useInk();
-  const [full, setFull] = useState<Fullness | null>(null);
+  const colors = useColors();
+  const [full, setFull] = useState<StorageUsage | null>(null);
   const [isAsking, setAsking] = useState(false);
   const book = open?.book;
-  const look = useCallback(() => void fullness().then(setFull), []);
+  const look = useCallback(() => void storageUsage().then(setFull), []);
   useEffect(() => {
     // What was just changed is written a moment later.
     const later = setTimeout(look, 400);
@@ -37,28 +37,28 @@ export const Room = () => {
   };
   return (
     <View style={styles.room}>
-      <Words>
+      <Text>
         {percent} % of the room is taken: {size(full.used)} of {size(full.of)}.
-      </Words>
+      </Text>
       <View
         role="progressbar"
         aria-label="Room taken in this browser"
         aria-valuenow={percent}
         aria-valuemin={0}
         aria-valuemax={100}
-        style={[styles.bar, { borderColor: ink.soft }]}
+        style={[styles.bar, { borderColor: colors.soft }]}
       >
         <View
           style={{
             width: `${share * 100}%`,
             height: '100%',
-            backgroundColor: share > 0.9 ? ink.red : ink.spruce,
+            backgroundColor: share > 0.9 ? colors.red : colors.spruce,
           }}
         />
       </View>
-      <Words size="small" tone="soft">
+      <Text size="small" tone="soft">
         {full.parts.map(({ name, used }) => `${name} ${size(used)}`).join(' · ')}
-      </Words>
+      </Text>
       {old.length > 0 ? (
         <Button mode="outlined" onPress={() => setAsking(true)} style={styles.button}>
           Thin {old.length} old prices

@@ -1,14 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useQueryClient } from '@tanstack/react-query';
-import {
-  formatDay,
-  isCurrency,
-  parseCount,
-  parseDecimal,
-  percentText,
-  type LengthUnit,
-} from '@/core/measure';
+import { formatDay, isCurrency, parseCount, parseDecimal, percentText, type LengthUnit } from '@/core/units';
 import { ok, type Result } from '@/core/result';
 import {
   bringSamplesBack,
@@ -24,7 +17,7 @@ import {
   type Settings,
 } from '@/data';
 import {
-  Band,
+  SectionHeader,
   Button,
   Choice,
   Columns,
@@ -34,7 +27,7 @@ import {
   ReadField,
   Row,
   TAX_ON_TAGS,
-  Words,
+  Text,
 } from '@/ui';
 import { Room } from './Room';
 
@@ -85,9 +78,9 @@ export const SettingsPlace = () => {
   return (
     <Columns>
       <View style={styles.head}>
-        <Words size="headline">Settings</Words>
+        <Text size="headline">Settings</Text>
       </View>
-      <Band title="Look" />
+      <SectionHeader title="Look" />
       <View style={styles.pad}>
         <Choice
           label="Light or dark"
@@ -100,7 +93,7 @@ export const SettingsPlace = () => {
           onChange={(theme: Settings['theme']) => change({ theme })}
         />
       </View>
-      <Band title="New projects start with" />
+      <SectionHeader title="New projects start with" />
       <View style={styles.pad}>
         <Choice
           label="Unit of lengths"
@@ -134,12 +127,12 @@ export const SettingsPlace = () => {
           zero="allowed"
           onChange={(kerf) => kerf && change({ kerf })}
         />
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           A full-kerf blade takes about 1/8 in, a thin one 3/32 in (rules of thumb). A project has its own
           under Project details.
-        </Words>
+        </Text>
       </View>
-      <Band title="Prices" />
+      <SectionHeader title="Prices" />
       <View style={styles.pad}>
         <ReadField
           label="A price is old after so many days"
@@ -148,13 +141,13 @@ export const SettingsPlace = () => {
           read={readDays}
           onRead={(staleAfter) => change({ staleAfter })}
         />
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           Old prices are marked in the price book and in the plan. Two months is a rule of thumb.
-        </Words>
+        </Text>
       </View>
-      <Band title="Samples" />
+      <SectionHeader title="Samples" />
       <View style={styles.pad}>
-        <Words>Three projects with their stores and prices, all invented, to try things on.</Words>
+        <Text>Three projects with their stores and prices, all invented, to try things on.</Text>
         <View style={styles.buttons}>
           <Button mode="outlined" onPress={() => void samples()}>
             Bring the samples back
@@ -166,15 +159,15 @@ export const SettingsPlace = () => {
       </View>
       {projects && projects.deleted.length > 0 ? (
         <>
-          <Band title="Deleted" note={`kept for ${DAYS_KEPT} days`} />
+          <SectionHeader title="Deleted" note={`kept for ${DAYS_KEPT} days`} />
           {projects.deleted.map(({ project, deletedAt }) => (
             <Row key={project.id} style={styles.deleted}>
               <View style={styles.line}>
                 <View style={styles.grow}>
-                  <Words>{project.name}</Words>
-                  <Words size="small" tone="soft">
+                  <Text>{project.name}</Text>
+                  <Text size="small" tone="soft">
                     deleted {formatDay(new Date(deletedAt ?? 0).toISOString().slice(0, 10))}
-                  </Words>
+                  </Text>
                 </View>
                 <Button
                   onPress={() => setDeleted(client, project.id, null)}
@@ -187,12 +180,12 @@ export const SettingsPlace = () => {
           ))}
         </>
       ) : null}
-      <Band title="Where things are kept" />
+      <SectionHeader title="Where things are kept" />
       <View style={styles.pad}>
-        <Words>
+        <Text>
           Everything is kept in this browser alone, and in the files you save. Nothing of it is sent anywhere;
           a store you follow is only asked for its prices.
-        </Words>
+        </Text>
         <Room />
         {isNewWaiting ? (
           <Button mode="contained" onPress={takeNewVersion} style={styles.own}>

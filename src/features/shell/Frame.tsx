@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/data';
-import { FONTS, Logo, TOUCH, useInk, useIsWide, Words } from '@/ui';
+import { FONTS, Logo, TOUCH, useColors, useIsWide, Text } from '@/ui';
 
 interface Place {
   name: string;
@@ -37,14 +37,14 @@ const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | 
 export const Frame = ({ children }: { children: ReactNode }) => {
   const isWide = useIsWide();
   const { top, inProject, projectName } = usePlaces();
-  const ink = useInk();
+  const colors = useColors();
   if (!isWide)
     return (
       <View style={styles.phone}>
         <View style={styles.main} role="main">
           {children}
         </View>
-        <View style={[styles.foot, { backgroundColor: ink.bar }]} role="navigation" aria-label="Places">
+        <View style={[styles.foot, { backgroundColor: colors.bar }]} role="navigation" aria-label="Places">
           {(inProject.length > 0 ? inProject : top).map((place) => (
             <FootLink key={place.name} {...place} />
           ))}
@@ -53,21 +53,21 @@ export const Frame = ({ children }: { children: ReactNode }) => {
     );
   return (
     <View style={styles.wide}>
-      <View style={[styles.rail, { backgroundColor: ink.bar }]} role="navigation" aria-label="Places">
+      <View style={[styles.rail, { backgroundColor: colors.bar }]} role="navigation" aria-label="Places">
         <View style={styles.brand}>
           <Logo size={34} />
-          <Words size="title" role="presentation" style={{ color: ink.onBar }}>
+          <Text size="title" role="presentation" style={{ color: colors.onBar }}>
             Billet
-          </Words>
+          </Text>
         </View>
         {top.slice(0, -1).map((place) => (
           <RailLink key={place.name} {...place} />
         ))}
         {projectName ? (
           <View style={styles.railProject}>
-            <Words size="small" style={[styles.railName, { color: ink.wood.softwood }]} numberOfLines={2}>
+            <Text size="small" style={[styles.railName, { color: colors.wood.softwood }]} numberOfLines={2}>
               {projectName}
-            </Words>
+            </Text>
             {inProject.map((place) => (
               <RailLink key={place.name} {...place} />
             ))}
@@ -84,23 +84,25 @@ export const Frame = ({ children }: { children: ReactNode }) => {
 };
 
 const FootLink = ({ name, href, isHere }: Place) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Link href={href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
-      <View style={[styles.strip, { backgroundColor: isHere ? ink.wood.softwood : 'transparent' }]} />
-      <Words style={[styles.footWord, { color: ink.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }]}>
+      <View style={[styles.strip, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
+      <Text
+        style={[styles.footWord, { color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }]}
+      >
         {name}
-      </Words>
+      </Text>
     </Link>
   );
 };
 
 const RailLink = ({ name, href, isHere }: Place) => {
-  const ink = useInk();
+  const colors = useColors();
   return (
     <Link href={href} style={styles.railLink} aria-current={isHere ? 'page' : undefined}>
-      <View style={[styles.railMark, { backgroundColor: isHere ? ink.wood.softwood : 'transparent' }]} />
-      <Words style={{ color: ink.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }}>{name}</Words>
+      <View style={[styles.railMark, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
+      <Text style={{ color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }}>{name}</Text>
     </Link>
   );
 };

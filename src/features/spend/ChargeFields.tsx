@@ -1,6 +1,6 @@
-import { parseCount } from '@/core/measure';
+import { parseCount } from '@/core/units';
 import type { Charge } from '@/core/project';
-import { Choice, Counter } from '@/ui';
+import { Choice, Stepper } from '@/ui';
 
 const WAYS: { value: Charge['way']; label: string }[] = [
   { value: 'whole', label: 'Whole' },
@@ -28,7 +28,7 @@ export const ChargeFields = ({ name, charge, onChange }: Props) => (
       onChange={(way) => onChange({ way, over: way === 'spread' && charge.over < 2 ? USUAL : charge.over })}
     />
     {charge.way === 'spread' ? (
-      <Counter
+      <Stepper
         label={`Projects that ${name} will serve`}
         value={String(charge.over)}
         onChange={(text) => {

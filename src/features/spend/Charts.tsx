@@ -7,16 +7,16 @@ import {
   differencesOf,
   spentOverTime,
   targetOf,
-  type BesideLine,
+  type TypedPriceLine,
   type CategoryMoney,
   type Entry,
   type ProjectMoney,
 } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { formatDay, formatMoney } from '@/core/measure';
+import { formatDay, formatMoney } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import { letterOf, type Book, type Project } from '@/core/project';
-import { Band, Bars, FigureTable, SpentLine, useInk, Words } from '@/ui';
+import { SectionHeader, Bars, FigureTable, SpentLine, useColors, Text } from '@/ui';
 import { Sums } from './Sums';
 
 interface Props {
@@ -25,7 +25,7 @@ interface Props {
   plan: Plan | null;
   money: ProjectMoney;
   entries: Entry[];
-  beside: BesideLine[];
+  beside: TypedPriceLine[];
   today: string;
 }
 
@@ -39,7 +39,7 @@ export const Charts = (props: Props) => {
       <OverTime {...props} />
       <PlannedAndPaid {...props} categories={categories} />
       <WhereItWent {...props} categories={categories} />
-      <Band title="Paid, by other sides" />
+      <SectionHeader title="Paid, by other sides" />
       <Sums entries={entries} currency={project.currency} />
     </>
   );
@@ -61,14 +61,14 @@ const OverTime = ({ project, money, entries, today }: Props) => {
   );
   return (
     <View role="region" aria-label="Spent over time">
-      <Band
+      <SectionHeader
         title="Spent over time"
         note={targetOf(project) === null ? '' : 'against the target and the forecast'}
       />
       {days.length < 2 ? (
-        <Words style={{ padding: 16 }}>
+        <Text style={{ padding: 16 }}>
           There is a line to draw as soon as something is paid and something is still to buy.
-        </Words>
+        </Text>
       ) : (
         <>
           <SpentLine days={days} target={money.target} currency={currency} />
@@ -89,7 +89,7 @@ const OverTime = ({ project, money, entries, today }: Props) => {
 type CategoryProps = Props & { categories: CategoryMoney[] };
 
 const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const said = (sum: number) => formatMoney(sum, project.currency);
   const planned = new Map(
     differencesByCategory(differencesOf(project, book, plan)).map((row) => [row.category, row.planned]),
@@ -106,7 +106,7 @@ const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
         isStrong: false,
         sum: of(row),
         isPaired: true,
-        stacks: [{ sum: of(row), color: ink.faint }],
+        stacks: [{ sum: of(row), color: colors.faint }],
       },
       {
         letter: '',
@@ -114,20 +114,20 @@ const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
         isStrong: false,
         sum: spent + toBuy,
         stacks: [
-          { sum: spent, color: ink.spruce },
-          { sum: toBuy, color: ink.wood.softwood },
+          { sum: spent, color: colors.spruce },
+          { sum: toBuy, color: colors.wood.softwood },
         ].filter(({ sum }) => sum > 0),
       },
     ];
   });
   const legend = [
-    { color: ink.faint, word: 'planned' },
-    { color: ink.spruce, word: 'spent' },
-    { color: ink.wood.softwood, word: 'to buy' },
+    { color: colors.faint, word: 'planned' },
+    { color: colors.spruce, word: 'spent' },
+    { color: colors.wood.softwood, word: 'to buy' },
   ];
   return (
     <View role="region" aria-label="By category">
-      <Band title="By category" note="planned and paid" />
+      <SectionHeader title="By category" note="planned and paid" />
       {bars.length > 0 ? (
         <Bars
           about="Planned and paid"
@@ -155,16 +155,16 @@ const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
 };
 
 const WhereItWent = ({ project, money, categories }: CategoryProps) => {
-  const ink = useInk();
+  const colors = useColors();
   const { target, left, reserve } = money;
   const said = (sum: number) => formatMoney(sum, project.currency);
   if (target === null || left === null)
     return (
       <View role="region" aria-label="Where the target went">
-        <Band title="Where the target went" />
-        <Words style={{ padding: 16 }}>
+        <SectionHeader title="Where the target went" />
+        <Text style={{ padding: 16 }}>
           No target is set. Set one above, and it is drawn here how much of it each category takes.
-        </Words>
+        </Text>
       </View>
     );
   const used = categories.filter(({ spent, toBuy }) => spent + toBuy > 0);
@@ -180,7 +180,7 @@ const WhereItWent = ({ project, money, categories }: CategoryProps) => {
       name: 'target',
       isStrong: true,
       sum: target,
-      stacks: [{ sum: target, color: ink.wood.softwood }],
+      stacks: [{ sum: target, color: colors.wood.softwood }],
     },
     ...used.map(({ category, spent, toBuy }, index) => {
       const sum = spent + toBuy;
@@ -193,8 +193,8 @@ const WhereItWent = ({ project, money, categories }: CategoryProps) => {
         isStrong: false,
         sum,
         stacks: hanging(Math.max(0, from), covered, [
-          { sum: covered, color: ink.spruce },
-          { sum: sum - covered, color: ink.red },
+          { sum: covered, color: colors.spruce },
+          { sum: sum - covered, color: colors.red },
         ]),
       };
     }),
@@ -203,12 +203,12 @@ const WhereItWent = ({ project, money, categories }: CategoryProps) => {
       name: left < 0 ? 'over target' : 'left',
       isStrong: true,
       sum: Math.abs(left),
-      stacks: [{ sum: Math.abs(left), color: left < 0 ? ink.red : ink.wood.softwood }],
+      stacks: [{ sum: Math.abs(left), color: left < 0 ? colors.red : colors.wood.softwood }],
     },
   ];
   return (
     <View role="region" aria-label="Where the target went">
-      <Band
+      <SectionHeader
         title="Where the target went"
         note={left < 0 ? `${said(-left)} over` : `${said(left)} left`}
         tone={left < 0 ? 'bad' : undefined}
@@ -217,9 +217,9 @@ const WhereItWent = ({ project, money, categories }: CategoryProps) => {
         about="Where the target went"
         bars={bars}
         legend={[
-          { color: ink.spruce, word: 'taken' },
-          { color: ink.wood.softwood, word: 'the target, and what is left' },
-          ...(left < 0 ? [{ color: ink.red, word: 'over' }] : []),
+          { color: colors.spruce, word: 'taken' },
+          { color: colors.wood.softwood, word: 'the target, and what is left' },
+          ...(left < 0 ? [{ color: colors.red, word: 'over' }] : []),
         ]}
         currency={project.currency}
         target={null}

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { withLine, type Costs, type ToolCost } from '@/core/budget';
-import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/measure';
+import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/units';
 import type { Charge, Work } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/data';
-import { Band, Button, IconAction, orBlank, orNone, ReadField, Row, TextField, Words } from '@/ui';
+import { SectionHeader, Button, IconAction, orBlank, orNone, ReadField, Row, TextField, Text } from '@/ui';
 import { ChargeFields, USUAL } from './ChargeFields';
 
 interface Props {
@@ -33,16 +33,19 @@ export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
   };
   return (
     <View role="region" aria-label="Tools">
-      <Band title="Tools" note={costs.tools.length === 0 ? 'none counted' : 'as they count all in'} />
+      <SectionHeader
+        title="Tools"
+        note={costs.tools.length === 0 ? 'none counted' : 'as they count all in'}
+      />
       {costs.tools.map((tool) => (
         <Row key={tool.id} style={styles.row}>
           <View style={styles.line}>
             <View style={styles.grow}>
-              <Words>{tool.name}</Words>
-              <Words
+              <Text>{tool.name}</Text>
+              <Text
                 size="small"
                 tone="soft"
-              >{`${formatMoney(tool.price, currency)}${tool.at ? ', in the ledger' : ''}: counts ${formatMoney(tool.counted, currency)}`}</Words>
+              >{`${formatMoney(tool.price, currency)}${tool.at ? ', in the ledger' : ''}: counts ${formatMoney(tool.counted, currency)}`}</Text>
             </View>
             {tool.at ? null : (
               <IconAction icon="delete" label={`Do not count ${tool.name}`} onPress={() => remove(tool)} />

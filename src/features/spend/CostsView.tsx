@@ -2,11 +2,11 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { costsOf, eachOf, inThePieceOfAll, type Costs, type ProjectMoney } from '@/core/budget';
-import { formatMoney } from '@/core/measure';
+import { formatMoney } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Work } from '@/core/project';
 import type { OpenProject } from '@/data';
-import { Band, Button, SumRow, WorkFields } from '@/ui';
+import { SectionHeader, Button, SumRow, WorkFields } from '@/ui';
 import { ToolCosts, TravelAndPower } from './CostFields';
 import { WorthView } from './WorthView';
 
@@ -37,7 +37,7 @@ export const CostsView = ({
   return (
     <>
       <View role="region" aria-label="What it costs">
-        <Band title="What it costs" note={builds > 1 ? `each of ${builds}` : ''} />
+        <SectionHeader title="What it costs" note={builds > 1 ? `each of ${builds}` : ''} />
         <SumRow
           label="In the piece"
           about="what it uses up of boards, boxes and cans"
@@ -51,7 +51,7 @@ export const CostsView = ({
         <SumRow label="All in" about={madeOf(costs, currency)} {...shownSum(costs.allIn)} />
       </View>
       <ToolCosts open={open} costs={costs} work={work} onChange={change} />
-      <Band title="Hours, travel, power" note="for all in" />
+      <SectionHeader title="Hours, travel, power" note="for all in" />
       <View style={styles.fields}>
         <WorkFields work={work} builds={builds} currency={currency} onChange={change} />
         <TravelAndPower work={work} currency={currency} unit={project.unit} onChange={change} />
@@ -67,7 +67,7 @@ export const CostsView = ({
 };
 
 /** What all in adds to the till, in words. */
-const madeOf = ({ tools, travel, power, labour, beside }: Costs, currency: string): string => {
+const madeOf = ({ tools, travel, power, labour, otherCosts }: Costs, currency: string): string => {
   const money = (sum: number) => formatMoney(sum, currency);
   const change = tools.reduce((sum, tool) => sum + tool.counted - (tool.at ? tool.price : 0), 0);
   const parts = [
@@ -75,7 +75,7 @@ const madeOf = ({ tools, travel, power, labour, beside }: Costs, currency: strin
     travel > 0 ? `travel ${money(travel)}` : '',
     power > 0 ? `power ${money(power)}` : '',
     labour > 0 ? `hours ${money(labour)}` : '',
-    beside > 0 ? `beside ${money(beside)}` : '',
+    otherCosts > 0 ? `beside ${money(otherCosts)}` : '',
   ].filter(Boolean);
   return parts.length === 0
     ? 'nothing beside the till is told yet: tools, travel, power, hours'

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { readLedger, takeLedger, type LedgerRow, type LedgerTaken } from '@/core/formats';
-import { formatDay, formatMoney } from '@/core/measure';
+import { readLedger, takeLedger, type LedgerRow, type LedgerTaken } from '@/core/io';
+import { formatDay, formatMoney } from '@/core/units';
 import { tagName } from '@/core/project';
 import type { Problem } from '@/core/result';
 import { newId, notify, pickFile, type OpenProject } from '@/data';
-import { Band, Button, Detail, Faults, Row, Words } from '@/ui';
+import { SectionHeader, Button, Detail, Faults, Row, Text } from '@/ui';
 
 type Read = { name: string; taken: LedgerTaken } | { name: string; problems: Problem[] } | null;
 
@@ -55,10 +55,10 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
       }
     >
       {read === null ? (
-        <Words>
+        <Text>
           A CSV file with a line for each thing: date, store, item, and what was paid. Quantity, pack, price,
           tax, category and note are taken where they are there. Nothing is taken before it is shown.
-        </Words>
+        </Text>
       ) : null}
       {read && 'problems' in read ? <Faults file={read.name} problems={read.problems} /> : null}
       {taken ? (
@@ -66,19 +66,19 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
           <Lines title="New" rows={taken.added} said={said} />
           {taken.passed.length > 0 ? (
             <View>
-              <Band title="Not taken" note={lines(taken.passed.length)} tone="bad" />
+              <SectionHeader title="Not taken" note={lines(taken.passed.length)} tone="bad" />
               {taken.passed.map(({ row, sentence }) => (
                 <Row key={row.line} style={styles.row}>
-                  <Words>{`Line ${row.line}: ${tagName(row.item)}, ${said(row.paid)}`}</Words>
-                  <Words size="small" tone="soft">
+                  <Text>{`Line ${row.line}: ${tagName(row.item)}, ${said(row.paid)}`}</Text>
+                  <Text size="small" tone="soft">
                     {sentence}
-                  </Words>
+                  </Text>
                 </Row>
               ))}
             </View>
           ) : null}
           {taken.known.length > 0 ? (
-            <Band title="In the ledger already" note={lines(taken.known.length)} />
+            <SectionHeader title="In the ledger already" note={lines(taken.known.length)} />
           ) : null}
         </View>
       ) : null}
@@ -101,23 +101,23 @@ const Lines = ({
   said: (money: number) => string;
 }) => (
   <View>
-    <Band title={title} note={lines(rows.length)} />
+    <SectionHeader title={title} note={lines(rows.length)} />
     {rows.slice(0, MOST).map((row) => (
       <Row key={row.line} style={styles.row}>
         <View style={styles.line}>
           <View style={styles.grow}>
-            <Words>{`${Math.abs(row.quantity) > 1 ? `${Math.abs(row.quantity)} × ` : ''}${tagName(row.item)}`}</Words>
-            <Words size="small" tone="soft">
+            <Text>{`${Math.abs(row.quantity) > 1 ? `${Math.abs(row.quantity)} × ` : ''}${tagName(row.item)}`}</Text>
+            <Text size="small" tone="soft">
               {[formatDay(row.date), row.store, row.category, row.quantity < 0 ? 'taken back' : '']
                 .filter(Boolean)
                 .join(' · ')}
-            </Words>
+            </Text>
           </View>
-          <Words size="strong">{said(row.paid)}</Words>
+          <Text size="strong">{said(row.paid)}</Text>
         </View>
       </Row>
     ))}
-    {rows.length > MOST ? <Words>{`and ${rows.length - MOST} more`}</Words> : null}
+    {rows.length > MOST ? <Text>{`and ${rows.length - MOST} more`}</Text> : null}
   </View>
 );
 

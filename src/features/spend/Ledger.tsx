@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { paidFor, paidInAll, searchLedger, type Entry } from '@/core/budget';
-import { fileBase, writeJournal, writeLedger } from '@/core/formats';
-import { formatDay, formatMoney } from '@/core/measure';
+import { fileBase, writeJournal, writeLedger } from '@/core/io';
+import { formatDay, formatMoney } from '@/core/units';
 import type { Project } from '@/core/project';
 import { saveFile } from '@/data';
-import { ActionMenu, Band, Button, SumRow, TextField, Words } from '@/ui';
+import { ActionMenu, SectionHeader, Button, SumRow, TextField, Text } from '@/ui';
 
 /** Everything that was paid, day after day; found, filed, and opened to be mended. */
 export const Ledger = ({
@@ -74,9 +74,7 @@ export const Ledger = ({
           />
         </View>
       ) : (
-        <Words style={styles.pad}>
-          Nothing is paid yet. Shop with the list under Buy, or record it here.
-        </Words>
+        <Text style={styles.pad}>Nothing is paid yet. Shop with the list under Buy, or record it here.</Text>
       )}
       <Days entries={shown} said={said} onChoose={onChoose} />
     </>
@@ -98,7 +96,7 @@ const Days = ({
     const of = entries.filter((entry) => entry.date === date);
     return (
       <View key={date} role="group" aria-label={formatDay(date)}>
-        <Band title={formatDay(date)} note={said(paidInAll(of))} />
+        <SectionHeader title={formatDay(date)} note={said(paidInAll(of))} />
         {of.map((entry, index) => (
           <EntryRow key={index} entry={entry} said={said} onChoose={onChoose} />
         ))}

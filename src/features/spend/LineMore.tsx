@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { refundFor, shareLine, splitLine, takeBack, WHOLE, withLine } from '@/core/budget';
-import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/measure';
+import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
 import { keptQuantity, tagName, type PurchaseLine } from '@/core/project';
 import { newId, notify, today, useOtherProjects, type OpenProject } from '@/data';
-import { Button, Choice, Counter, TextField, Words, type PurchaseAt } from '@/ui';
+import { Button, Choice, Stepper, TextField, Text, type PurchaseAt } from '@/ui';
 import { ChargeFields } from './ChargeFields';
 import { ReceiptFields } from './ReceiptFields';
 
@@ -29,17 +29,17 @@ export const LineMore = ({ open, at, onAnother, onClose }: Props & Another) => {
   return (
     <View style={styles.more}>
       {line.share ? (
-        <Words
+        <Text
           size="small"
           tone="soft"
-        >{`${Math.round(line.share.part * 100)} % of ${formatMoney(line.share.whole, open.project.currency)}; the rest is with ${line.share.with}.`}</Words>
+        >{`${Math.round(line.share.part * 100)} % of ${formatMoney(line.share.whole, open.project.currency)}; the rest is with ${line.share.with}.`}</Text>
       ) : null}
       {returned.map(({ id, date, quantity, price, tax }) => (
         <View key={id} style={styles.line}>
-          <Words
+          <Text
             size="small"
             style={styles.grow}
-          >{`${quantity} taken back on ${date}: ${formatMoney(price + tax, open.project.currency)} came back`}</Words>
+          >{`${quantity} taken back on ${date}: ${formatMoney(price + tax, open.project.currency)} came back`}</Text>
           <Button
             compact
             onPress={() =>
@@ -127,7 +127,7 @@ const TakeBack = ({ open: { project, run, undo }, at, line, onClose }: FormProps
   };
   return (
     <View style={styles.form} role="group" aria-label="Take some back">
-      <Counter
+      <Stepper
         label="How many go back"
         value={quantity}
         onChange={setQuantity}
@@ -183,7 +183,7 @@ const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) =
         <TextField label="What the other part is" value={name} onChange={setName} onSubmitEditing={save} />
       ) : null}
       {several ? (
-        <Counter
+        <Stepper
           label="How many of them"
           value={quantity}
           onChange={setQuantity}
@@ -235,7 +235,7 @@ const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProp
     onClose();
   };
   if (likely.length === 0)
-    return <Words>{`There is no other project in ${project.currency} to share it with.`}</Words>;
+    return <Text>{`There is no other project in ${project.currency} to share it with.`}</Text>;
   return (
     <View style={styles.form} role="group" aria-label="Share with a project">
       <Choice

@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { baselineOf, differencesByCategory, differencesOf, reasonsOf, type Difference } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { formatDay, formatMoney } from '@/core/measure';
+import { formatDay, formatMoney } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import { notify, today, type OpenProject } from '@/data';
-import { Band, Button, FigureTable, Row, Words } from '@/ui';
+import { SectionHeader, Button, FigureTable, Row, Text } from '@/ui';
 
 /** So many reasons are told in words. */
 const TOLD = 3;
@@ -30,9 +30,9 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
   if (!baseline)
     return (
       <View style={styles.pad}>
-        <Words>
+        <Text>
           The plan is kept when the first thing is bought, and what is paid is held against it here.
-        </Words>
+        </Text>
         {again}
       </View>
     );
@@ -40,31 +40,32 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
   const reasons = reasonsOf(differences, currency, unit);
   const more = reasons.slice(TOLD).reduce((all, reason) => all + reason.sum, 0);
   const changed = differences.filter(
-    ({ byPrice, byQuantity, forgotten }) => byPrice !== 0 || byQuantity !== 0 || forgotten !== 0,
+    ({ priceVariance, quantityVariance, forgotten }) =>
+      priceVariance !== 0 || quantityVariance !== 0 || forgotten !== 0,
   );
   return (
     <>
       <View style={styles.pad}>
-        <Words size="strong">
+        <Text size="strong">
           {sum === 0
             ? 'It comes to what was planned.'
             : `It comes to ${formatMoney(Math.abs(sum), currency)} ${sum > 0 ? 'more' : 'less'} than planned on ${formatDay(baseline.date)}.`}
-        </Words>
+        </Text>
       </View>
       {reasons.length > 0 ? (
         <View role="region" aria-label="The biggest reasons">
           {reasons.slice(0, TOLD).map((reason) => (
             <Row key={reason.text} style={styles.row}>
-              <Words style={styles.grow}>{reason.text}</Words>
-              <Words size="strong" tone={reason.sum > 0 ? 'bad' : 'good'}>
+              <Text style={styles.grow}>{reason.text}</Text>
+              <Text size="strong" tone={reason.sum > 0 ? 'bad' : 'good'}>
                 {signed(reason.sum, currency)}
-              </Words>
+              </Text>
             </Row>
           ))}
           {more === 0 && reasons.length <= TOLD ? null : (
             <Row style={styles.row}>
-              <Words tone="soft" style={styles.grow}>{`All else, ${reasons.length - TOLD}`}</Words>
-              <Words>{signed(more, currency)}</Words>
+              <Text tone="soft" style={styles.grow}>{`All else, ${reasons.length - TOLD}`}</Text>
+              <Text>{signed(more, currency)}</Text>
             </Row>
           )}
         </View>
@@ -72,7 +73,7 @@ export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }
       <Apart
         about="By category"
         rows={differencesByCategory(differences)
-          .filter((row) => row.now !== row.planned || row.byPrice !== 0)
+          .filter((row) => row.now !== row.planned || row.priceVariance !== 0)
           .map((row) => ({ ...row, name: capital(row.category) }))}
         currency={currency}
       />
@@ -93,20 +94,22 @@ const Apart = ({
   currency,
 }: {
   about: string;
-  rows: Pick<Difference, 'name' | 'byPrice' | 'byQuantity' | 'forgotten'>[];
+  rows: Pick<Difference, 'name' | 'priceVariance' | 'quantityVariance' | 'forgotten'>[];
   currency: string;
 }) =>
   rows.length === 0 ? null : (
     <View role="region" aria-label={about}>
-      <Band title={about} />
+      <SectionHeader title={about} />
       <FigureTable
         about={`${about}, figures`}
         columns={['', 'By price', 'By number', 'Forgotten']}
-        rows={rows.map(({ name, byPrice, byQuantity, forgotten }, index) => ({
+        rows={rows.map(({ name, priceVariance, quantityVariance, forgotten }, index) => ({
           key: `${index}`,
           cells: [
             name,
-            ...[byPrice, byQuantity, forgotten].map((sum) => (sum === 0 ? '–' : signed(sum, currency))),
+            ...[priceVariance, quantityVariance, forgotten].map((sum) =>
+              sum === 0 ? '–' : signed(sum, currency),
+            ),
           ],
         }))}
       />

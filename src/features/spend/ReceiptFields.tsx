@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { receiptWords } from '@/core/budget';
-import { formatMoney, parseMoney, symbol } from '@/core/measure';
+import { formatMoney, parseMoney, symbol } from '@/core/units';
 import { receiptGap, wholeLines, type Purchase, type Receipt } from '@/core/project';
 import type { OpenProject } from '@/data';
-import { orBlank, orNone, ReadField, Words } from '@/ui';
+import { orBlank, orNone, ReadField, Text } from '@/ui';
 
 /** What the receipt of a purchase says, held against its lines: total and tax, and the difference in words. */
 export const ReceiptFields = ({
@@ -25,10 +25,10 @@ export const ReceiptFields = ({
   const sign = symbol(currency).trim();
   return (
     <View role="group" aria-label="The receipt" style={styles.fields}>
-      <Words size="strong">The receipt</Words>
-      <Words size="small" tone="soft">
+      <Text size="strong">The receipt</Text>
+      <Text size="small" tone="soft">
         {`${lines.length === 1 ? 'One line' : `${lines.length} lines`}, ${formatMoney(sum, currency)} in all.`}
-      </Words>
+      </Text>
       <View style={styles.pair}>
         <View style={styles.grow}>
           <ReadField
@@ -52,9 +52,9 @@ export const ReceiptFields = ({
         </View>
       </View>
       {receipt ? (
-        <Words size="small" role="status" tone={words === '' ? 'good' : 'ink'}>
+        <Text size="small" role="status" tone={words === '' ? 'good' : 'ink'}>
           {words === '' ? 'The receipt agrees with the lines to the cent.' : words}
-        </Words>
+        </Text>
       ) : null}
     </View>
   );

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { besideOf, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
-import { formatDay, formatMoney } from '@/core/measure';
+import { typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
+import { formatDay, formatMoney } from '@/core/units';
 import { useProject, useToday, type OpenProject } from '@/data';
 import { usePlanAndMoney } from '@/planning';
-import { Button, Columns, Segments, useIsWide, Words, type PurchaseAt } from '@/ui';
+import { Button, Columns, SegmentedButtons, useIsWide, Text, type PurchaseAt } from '@/ui';
 import { Charts } from './Charts';
 import { CostsView } from './CostsView';
 import { blankPurchase, EntryForm } from './EntryForm';
@@ -37,7 +37,7 @@ const Spend = ({ open }: { open: OpenProject }) => {
   const [view, setView] = useState<Shown>('ledger');
   const [detailed, setDetailed] = useState<Detailed>(null);
   const entries = useMemo(() => ledgerOf(project, book, plan), [project, book, plan]);
-  const beside = useMemo(() => besideOf(project, book), [project, book]);
+  const beside = useMemo(() => typedPriceLines(project, book), [project, book]);
   const said = (sum: number) => formatMoney(sum, project.currency);
   const close = () => setDetailed(null);
   const choose = ({ purchaseId, line }: Entry) => {
@@ -65,21 +65,21 @@ const Spend = ({ open }: { open: OpenProject }) => {
     <Columns detail={form}>
       <View style={styles.head}>
         <View style={styles.grow}>
-          <Words size="title">{said(money.spent)} spent</Words>
-          <Words size="small" tone="soft">
+          <Text size="title">{said(money.spent)} spent</Text>
+          <Text size="small" tone="soft">
             {forecastWords(money, said)}
-          </Words>
+          </Text>
           {project.budget?.date ? (
-            <Words size="small" tone="soft">
+            <Text size="small" tone="soft">
               {`To be done by ${formatDay(project.budget.date)}.`}
-            </Words>
+            </Text>
           ) : null}
         </View>
         <Button mode="outlined" onPress={() => setDetailed({ kind: 'target' })}>
           Target
         </Button>
       </View>
-      <Segments label="What is shown of the money" value={view} onChange={setView} options={VIEWS} />
+      <SegmentedButtons label="What is shown of the money" value={view} onChange={setView} options={VIEWS} />
       {view === 'ledger' ? (
         <Ledger
           project={project}

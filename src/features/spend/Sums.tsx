@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { GROUPINGS, totalsBy, type Entry, type Grouping } from '@/core/budget';
-import { formatMoney } from '@/core/measure';
-import { Choice, FigureTable, Words } from '@/ui';
+import { formatMoney } from '@/core/units';
+import { Choice, FigureTable, Text } from '@/ui';
 
 const GROUPING_WORDS: Record<Grouping, string> = {
   category: 'What for',
@@ -14,7 +14,7 @@ const GROUPING_WORDS: Record<Grouping, string> = {
 /** What was paid, summed by any side of it. */
 export const Sums = ({ entries, currency }: { entries: Entry[]; currency: string }) => {
   const [grouping, setGrouping] = useState<Grouping>('store');
-  if (entries.length === 0) return <Words style={styles.pad}>Nothing is paid yet.</Words>;
+  if (entries.length === 0) return <Text style={styles.pad}>Nothing is paid yet.</Text>;
   return (
     <View>
       <View style={styles.pad}>

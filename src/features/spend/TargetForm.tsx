@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Words, Button, Choice, Detail, TextField } from '@/ui';
+import { Text, Button, Choice, Detail, TextField } from '@/ui';
 import { capital } from '@/core/capital';
-import { isDate } from '@/core/formats';
+import { isDate } from '@/core/io';
 import {
   formatMoney,
   parseDecimal,
@@ -10,7 +10,7 @@ import {
   symbol,
   writeMoney,
   type Minor,
-} from '@/core/measure';
+} from '@/core/units';
 import type { ProjectMoney } from '@/core/budget';
 import { CATEGORIES, type Budget, type Category } from '@/core/project';
 import type { OpenProject } from '@/data';
@@ -111,7 +111,7 @@ export const TargetForm = ({
               error={fault(value)}
             />
           ))}
-          <Words size="strong">{`${formatMoney(total, currency)} in all`}</Words>
+          <Text size="strong">{`${formatMoney(total, currency)} in all`}</Text>
         </>
       )}
       <Choice

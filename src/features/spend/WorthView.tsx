@@ -1,10 +1,10 @@
 import { StyleSheet, View } from 'react-native';
-import { eachOf, worthOf, type Costs, type Offered } from '@/core/budget';
-import { formatMoney, parseDecimal, parseMoney, percentText, symbol } from '@/core/measure';
+import { eachOf, pricingAnalysis, type Costs, type Offered } from '@/core/budget';
+import { formatMoney, parseDecimal, parseMoney, percentText, symbol } from '@/core/units';
 import type { Work } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenProject } from '@/data';
-import { Band, orBlank, orNone, ReadField, SumRow, Words } from '@/ui';
+import { SectionHeader, orBlank, orNone, ReadField, SumRow, Text } from '@/ui';
 
 /** What one could be asked for, what an offer brings, and how many must be sold before tools are paid. */
 export const WorthView = ({
@@ -19,12 +19,12 @@ export const WorthView = ({
   onChange: (fields: Partial<Work>) => void;
 }) => {
   const { currency, readyMade = [] } = project;
-  const worth = worthOf(project, costs);
+  const worth = pricingAnalysis(project, costs);
   const money = (sum: number) => formatMoney(sum, currency);
   const cheapest = [...readyMade].sort((a, b) => a.price - b.price)[0];
   return (
     <View role="region" aria-label="What it is worth">
-      <Band title="What it is worth" note={costs.builds > 1 ? 'for one' : ''} />
+      <SectionHeader title="What it is worth" note={costs.builds > 1 ? 'for one' : ''} />
       {worth.byMargin === null ? null : (
         <SumRow
           label="By your margin"
@@ -76,9 +76,9 @@ export const WorthView = ({
         {worth.offer ? (
           <View role="status" style={styles.words}>
             {offerWords(worth.offer, money).map(({ text, isBad }) => (
-              <Words key={text} tone={isBad ? 'bad' : 'ink'}>
+              <Text key={text} tone={isBad ? 'bad' : 'ink'}>
                 {text}
-              </Words>
+              </Text>
             ))}
           </View>
         ) : null}

@@ -1,4 +1,4 @@
-import { later } from '@/ui';
+import { lazyScreen } from '@/ui';
 
 /** The place as the routes name it: not among what the first screen loads. */
-export const SpendPlace = later(async () => (await import('./SpendPlace')).SpendPlace);
+export const SpendPlace = lazyScreen(async () => (await import('./SpendPlace')).SpendPlace);

@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { decimals, formatMoney, formatWhole } from '@/core/measure';
-import { FONTS, useInk } from '../theme';
-import { Words } from '../Words';
+import { decimals, formatMoney, formatWhole } from '@/core/units';
+import { FONTS, useColors } from '../theme';
+import { Text } from '../Text';
 import { LABEL_WIDTH, moneyAxis, targetLine } from './moneyAxis';
 import { niceSteps } from './niceSteps';
 
@@ -37,7 +37,7 @@ export const BarsChart = ({
   target: number | null;
   width: number;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const main = (sum: number) => sum / 10 ** decimals(currency);
   const inner = width - LABEL_WIDTH - 8;
   const groups = bars.filter(({ isPaired }) => !isPaired).length;
@@ -51,10 +51,10 @@ export const BarsChart = ({
     stacks:
       stacks.length > 0
         ? stacks.map(({ sum, color }) => ({ value: main(sum), color }))
-        : [{ value: 0, color: ink.hairline }],
+        : [{ value: 0, color: colors.hairline }],
     label: letter,
     labelTextStyle: {
-      color: ink.ink,
+      color: colors.ink,
       fontSize: 15,
       fontFamily: isStrong ? FONTS.bold : FONTS.regular,
       textAlign: 'center' as const,
@@ -80,21 +80,21 @@ export const BarsChart = ({
           spacing={room - barWidth * inGroup}
           initialSpacing={(room - barWidth * inGroup) / 2}
           endSpacing={0}
-          {...moneyAxis(ink, currency, steps)}
-          {...targetLine(target === null ? null : main(target), ink.ink, inner)}
+          {...moneyAxis(colors, currency, steps)}
+          {...targetLine(target === null ? null : main(target), colors.ink, inner)}
         />
       </View>
       <View style={styles.legend}>
         {target === null ? null : (
           <View style={styles.entry}>
-            <View style={[styles.line, { backgroundColor: ink.ink }]} />
-            <Words size="small">your target, {formatWhole(target, currency)}</Words>
+            <View style={[styles.line, { backgroundColor: colors.ink }]} />
+            <Text size="small">your target, {formatWhole(target, currency)}</Text>
           </View>
         )}
         {legend.map(({ color, word }) => (
           <View key={word} style={styles.entry}>
-            <View style={[styles.swatch, { backgroundColor: color, borderColor: ink.soft }]} />
-            <Words size="small">{word}</Words>
+            <View style={[styles.swatch, { backgroundColor: color, borderColor: colors.soft }]} />
+            <Text size="small">{word}</Text>
           </View>
         ))}
       </View>

@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
-import { formatDay, formatTag, MICROS } from '@/core/measure';
-import { FONTS, useInk } from '../theme';
-import { Words } from '../Words';
+import { formatDay, formatTag, MICROS } from '@/core/units';
+import { FONTS, useColors } from '../theme';
+import { Text } from '../Text';
 
 /** What a thing cost at a store over time. */
 export interface StoreSeries {
@@ -12,7 +12,7 @@ export interface StoreSeries {
 }
 
 /** So many days on which something was seen are drawn: the newest. */
-const MOST_DAYS = 24;
+const MAX_DAYS = 24;
 const HEIGHT = 170;
 
 /** Prices by store over time, stepped: a price holds until another is seen. */
@@ -25,15 +25,15 @@ export const HistoryChart = ({
   currency: string;
   width: number;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const days = [...new Set(series.flatMap(({ points }) => points.map(({ date }) => date)))]
     .sort()
-    .slice(-MOST_DAYS);
+    .slice(-MAX_DAYS);
   const lines = [
-    { color: ink.spruce, dash: undefined },
-    { color: ink.ink, dash: [6, 4] },
-    { color: ink.red, dash: [2, 3] },
-    { color: ink.soft, dash: [10, 4] },
+    { color: colors.spruce, dash: undefined },
+    { color: colors.ink, dash: [6, 4] },
+    { color: colors.red, dash: [2, 3] },
+    { color: colors.soft, dash: [10, 4] },
   ];
   const values = series.flatMap(({ points }) => points.map(({ unitPrice }) => unitPrice / MICROS));
   const [least, most] = [Math.min(...values), Math.max(...values)];
@@ -77,22 +77,22 @@ export const HistoryChart = ({
           formatTag(Math.round((Number(label) + floor) * 100) * 10_000, currency)
         }
         yAxisLabelWidth={56}
-        yAxisTextStyle={{ color: ink.soft, fontSize: 13, fontFamily: FONTS.regular }}
-        yAxisColor={ink.hairline}
-        xAxisColor={ink.hairline}
-        rulesColor={ink.hairline}
+        yAxisTextStyle={{ color: colors.soft, fontSize: 13, fontFamily: FONTS.regular }}
+        yAxisColor={colors.hairline}
+        xAxisColor={colors.hairline}
+        rulesColor={colors.hairline}
         rulesType="solid"
         disableScroll
         isAnimated={false}
       />
       <View style={[styles.days, { width: inner }]}>
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           {formatDay(days[0] ?? '')}
-        </Words>
+        </Text>
         {days.length > 1 ? (
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {formatDay(days[days.length - 1] ?? '')}
-          </Words>
+          </Text>
         ) : null}
       </View>
       <View style={styles.legend}>
@@ -101,7 +101,7 @@ export const HistoryChart = ({
           return (
             <View key={store} style={styles.entry}>
               <View style={[styles.mark, { borderColor: color, borderStyle: dash ? 'dashed' : 'solid' }]} />
-              <Words size="small">{store}</Words>
+              <Text size="small">{store}</Text>
             </View>
           );
         })}

@@ -1,9 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { LineChart } from 'react-native-gifted-charts';
 import type { DayMoney } from '@/core/budget';
-import { decimals, formatDay, formatMoney, formatWhole, type Minor } from '@/core/measure';
-import { useInk } from '../theme';
-import { Words } from '../Words';
+import { decimals, formatDay, formatMoney, formatWhole, type Minor } from '@/core/units';
+import { useColors } from '../theme';
+import { Text } from '../Text';
 import { LABEL_WIDTH, moneyAxis, targetLine } from './moneyAxis';
 import { niceSteps } from './niceSteps';
 
@@ -21,7 +21,7 @@ export const SpentChart = ({
   currency: string;
   width: number;
 }) => {
-  const ink = useInk();
+  const colors = useColors();
   const main = (sum: number) => sum / 10 ** decimals(currency);
   const inner = width - LABEL_WIDTH - 10;
   const sums = days.flatMap(({ spent, forecast }) => [spent ?? 0, forecast ?? 0]);
@@ -44,7 +44,7 @@ export const SpentChart = ({
         dataSet={[
           {
             data: data(({ spent }) => spent),
-            color: ink.spruce,
+            color: colors.spruce,
             thickness: 3.5,
             startIndex: 0,
             endIndex: now,
@@ -54,7 +54,7 @@ export const SpentChart = ({
             ? [
                 {
                   data: data(({ forecast }) => forecast),
-                  color: ink.ink,
+                  color: colors.ink,
                   thickness: 2,
                   startIndex: now,
                   strokeDashArray: [5, 5],
@@ -68,29 +68,29 @@ export const SpentChart = ({
         spacing={days.length > 1 ? (inner - 10) / (days.length - 1) : inner}
         initialSpacing={4}
         endSpacing={4}
-        {...moneyAxis(ink, currency, steps)}
-        {...targetLine(target === null ? null : main(target), ink.red, inner)}
+        {...moneyAxis(colors, currency, steps)}
+        {...targetLine(target === null ? null : main(target), colors.red, inner)}
       />
       <View style={[styles.days, { width: inner }]}>
-        <Words size="small" tone="soft">
+        <Text size="small" tone="soft">
           {now === 0 ? 'today' : formatDay(days[0]?.date ?? '')}
-        </Words>
+        </Text>
         {isTodayApart ? (
-          <Words size="small" tone="soft" align="center" style={[styles.today, { left: `${place * 100}%` }]}>
+          <Text size="small" tone="soft" align="center" style={[styles.today, { left: `${place * 100}%` }]}>
             today
-          </Words>
+          </Text>
         ) : null}
         {days.length > 1 ? (
-          <Words size="small" tone="soft">
+          <Text size="small" tone="soft">
             {isToCome ? formatDay(end?.date ?? '') : 'today'}
-          </Words>
+          </Text>
         ) : null}
       </View>
       <View style={styles.legend}>
-        <Mark color={ink.spruce} word="spent" />
-        {isToCome ? <Mark color={ink.ink} word="forecast" isDashed /> : null}
+        <Mark color={colors.spruce} word="spent" />
+        {isToCome ? <Mark color={colors.ink} word="forecast" isDashed /> : null}
         {target === null ? null : (
-          <Mark color={ink.red} word={`your target, ${formatWhole(target, currency)}`} />
+          <Mark color={colors.red} word={`your target, ${formatWhole(target, currency)}`} />
         )}
       </View>
     </View>
@@ -100,7 +100,7 @@ export const SpentChart = ({
 const Mark = ({ color, word, isDashed = false }: { color: string; word: string; isDashed?: boolean }) => (
   <View style={styles.entry}>
     <View style={[styles.mark, { borderColor: color, borderStyle: isDashed ? 'dashed' : 'solid' }]} />
-    <Words size="small">{word}</Words>
+    <Text size="small">{word}</Text>
   </View>
 );
 

@@ -1,12 +1,12 @@
-import { decimals, formatWhole } from '@/core/measure';
-import { FONTS, type useInk } from '../theme';
+import { decimals, formatWhole } from '@/core/units';
+import { FONTS, type useColors } from '../theme';
 
 /** What stands at the left of a chart of money takes so much room. */
 export const LABEL_WIDTH = 52;
 
 /** How a chart of money is ruled and labelled, in steps of whole money. */
 export const moneyAxis = (
-  ink: ReturnType<typeof useInk>,
+  ink: ReturnType<typeof useColors>,
   currency: string,
   { step, sections }: { step: number; sections: number },
 ) => ({

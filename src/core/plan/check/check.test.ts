@@ -1,4 +1,4 @@
-import { fromInches } from '../../measure';
+import { fromInches } from '../../units';
 import { measure } from '../../project';
 import { faultsOf, planCsv, type Case } from '../../testing';
 import type { Plan } from '../types';

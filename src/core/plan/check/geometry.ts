@@ -1,6 +1,6 @@
-import type { Ticks } from '../../measure';
+import type { Ticks } from '../../units';
 import type { PlanSettings, ResolvedPart } from '../../project';
-import { nameKey, parseSection, parseThickness } from '../../wood';
+import { nameKey, parseSection, parseThickness } from '../../lumber';
 import type { LayoutToCheck, Note } from './types';
 
 type Point = [x: Ticks, y: Ticks];

@@ -1,6 +1,6 @@
-import { nameKey } from '../../wood';
+import { nameKey } from '../../lumber';
 import type { Problem } from '../../result';
-import { usedUp, type ResolvedPart } from '../../project';
+import { consumedQuantity, type ResolvedPart } from '../../project';
 import { checkLayout, NEAR } from './geometry';
 import { checkMoney } from './money';
 import type { BuyToCheck, CheckAgainst, LayoutToCheck, Note, PlanToCheck } from './types';
@@ -41,7 +41,7 @@ const checkMade = (plan: PlanToCheck, parts: ResolvedPart[], { owned }: CheckAga
   const wanted = new Map<string, number>();
   for (const part of parts)
     if (part.kind === 'hardware')
-      wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + usedUp(part));
+      wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
   for (const [item, count] of wanted) {
     const bought = plan.buys
       .filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item)

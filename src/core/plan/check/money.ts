@@ -6,9 +6,9 @@ import {
   TICKS_PER_METRE,
   type Micros,
   type Minor,
-} from '../../measure';
+} from '../../units';
 import type { Item, Price } from '../../project';
-import { actualThickness, nameKey, parseSection, parseThickness } from '../../wood';
+import { actualThickness, nameKey, parseSection, parseThickness } from '../../lumber';
 import type { BuyToCheck, CheckAgainst, Note, PlanToCheck } from './types';
 
 type Row = CheckAgainst['prices'][number];

@@ -1,4 +1,4 @@
-import type { Minor, Ticks } from '../../measure';
+import type { Minor, Ticks } from '../../units';
 import type { Item, PlanSettings, Price, ResolvedPart, Store } from '../../project';
 import type { Buy, Plan, Point } from '../types';
 
@@ -11,7 +11,7 @@ export interface PlanToCheck extends Pick<
   layouts: LayoutToCheck[];
 }
 
-export type BuyToCheck = Omit<Buy, 'offerKey' | 'storeId' | 'paid'>;
+export type BuyToCheck = Omit<Buy, 'offerKey' | 'storeId' | 'costWithTax'>;
 
 export interface LayoutToCheck {
   count: number;

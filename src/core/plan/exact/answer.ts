@@ -1,24 +1,24 @@
 import { buyerOf } from './buyer';
 import { cutRow, faceCut } from './cut';
-import { inTurn } from './sequence';
+import { sequentialValueCorrection } from './sequentialValueCorrection';
 import type { Solver } from './highs';
 import {
-  generate,
+  generateColumns,
   newMaster,
-  newPool,
+  newPatternPool,
   withPatternRows,
-  wholeProgram,
-  type Generated,
+  integerProgram,
+  type ColumnGenerationResult,
   type Master,
-  type Pool,
+  type PatternPool,
 } from './master';
-import { holding, type Program, type Row } from './program';
+import { withFixedColumns, type Program, type Row } from './program';
 import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './search';
-import type { Share } from './share';
+import type { Subproblem } from './share';
 import type { Pattern } from './types';
 
 /** What a share costs when some stores may be used, as far as it is known. Costs in the smallest coin, before rounding. */
-export interface Answer {
+export interface SubproblemState {
   stores: Set<string>;
   /** It costs no less. */
   bound: number;
@@ -34,17 +34,17 @@ export interface Answer {
 }
 
 /** Finds out what a share costs, for any set of stores, a step at a time. */
-export interface Answerer {
-  share: Share;
+export interface SubproblemSolver {
+  share: Subproblem;
   patterns: Pattern[];
   /** What is known so far for these stores. */
-  answer: (stores: Set<string>) => Answer;
+  answer: (stores: Set<string>) => SubproblemState;
   /** Finds out more. */
-  refine: (answer: Answer) => void;
+  refine: (answer: SubproblemState) => void;
   /** Tells of a way that was found elsewhere. */
   suggest: (patterns: Pattern[]) => void;
   /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
-  near: (answer: Answer, cost: number) => Pattern[] | null;
+  near: (answer: SubproblemState, cost: number) => Pattern[] | null;
   cuts: Row[];
   end: () => void;
 }
@@ -52,31 +52,36 @@ export interface Answerer {
 /** Less missing than this is nothing: the boards hold all pieces. */
 const FULL = 1e-7;
 /** So many times what is bought is bettered before whole patterns are looked for. */
-const MOST_ROUNDS = 40;
+const MAX_ROUNDS = 40;
 /** So many dives for pieces on the boards that must be bought at the least. */
-const MOST_DIVES = 6;
+const MAX_DIVES = 6;
 /** Patterns near the bound that are handed to the solver together. */
-const MOST_NEAR = 12_000;
+const MAX_NEAR = 12_000;
 
 /** Finds out what a share costs. `tolerance`: two costs this near are the same. `left`: seconds that are left. */
-export const answererOf = (share: Share, solver: Solver, tolerance: number, left: () => number): Answerer => {
+export const newSubproblemSolver = (
+  share: Subproblem,
+  solver: Solver,
+  tolerance: number,
+  left: () => number,
+): SubproblemSolver => {
   const { wood, program, tags, supply } = share;
-  const pool: Pool = newPool(share.isCarriable);
+  const pool: PatternPool = newPatternPool(share.isCarriable);
   const cuts: Row[] = [];
   const byFace = faceCut(share);
   if (byFace) cuts.push(byFace);
-  const answers = new Map<string, Answer>();
+  const answers = new Map<string, SubproblemState>();
   const isLate = () => left() <= 0.03;
   const own = program.rows.length;
   const all = wood.types.map(({ demand }) => demand);
   const buyer = buyerOf(share, solver, tolerance, left);
-  const isParted = wood.spaces.some((space) => space.isParted);
+  const isParted = wood.generators.some((space) => space.isParted);
   const dearest = 1e4 * Math.max(1, ...program.cost);
   let master: Master | null = null;
   let filler: Filler | null = null;
-  const roots = new WeakMap<Answer, Generated>();
+  const roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
 
-  const steps: Record<Answer['next'], (answer: Answer) => void> = {
+  const steps: Record<SubproblemState['next'], (answer: SubproblemState) => void> = {
     parts: (answer) => {
       const root = rootOf(answer);
       addCut(root);
@@ -148,18 +153,18 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   };
 
   /** Whether pieces are missing in a solution of the linear program. */
-  function isShort({ values }: Generated): boolean {
+  function isShort({ values }: ColumnGenerationResult): boolean {
     return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > 1e-6);
   }
 
-  function isKnown({ bound, cost }: Answer): boolean {
+  function isKnown({ bound, cost }: SubproblemState): boolean {
     return bound === Infinity || cost - bound <= tolerance;
   }
 
   /** Panels filled one after the other: a program finds whole ones only among patterns that are there. */
-  function fillInTurn(answer: Answer): void {
+  function fillInTurn(answer: SubproblemState): void {
     const end = left() * 0.6;
-    const worth = rootOf(answer).worth;
+    const worth = rootOf(answer).itemDuals;
     const prices = supply.map(({ terms, owned }) =>
       Math.min(
         owned > 0 ? 1e-3 : Infinity,
@@ -168,7 +173,13 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
           .map(([column, boards]) => (program.cost[column] ?? 0) / boards),
       ),
     );
-    for (const times of inTurn(wood, pool, worth, prices, () => isLate() || left() < end || isKnown(answer)))
+    for (const times of sequentialValueCorrection(
+      wood,
+      pool,
+      worth,
+      prices,
+      () => isLate() || left() < end || isKnown(answer),
+    ))
       buy(answer, times);
   }
 
@@ -191,29 +202,29 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       cost: [...program.cost, ...types.map(() => dearest)],
       lower: [...program.lower, ...types.map(() => 0)],
       upper: [...program.upper, ...types.map(() => Infinity)],
-      whole: [...program.whole, ...types.map(() => false)],
+      integer: [...program.integer, ...types.map(() => false)],
     };
   }
 
-  function setStores(answer: Answer): void {
+  function setStores(answer: SubproblemState): void {
     const { linear } = masterOf();
     for (const { column, offer } of tags)
       linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
   }
 
   /** The linear program over all patterns, with the answer's stores. */
-  function rootOf(answer: Answer): Generated {
+  function rootOf(answer: SubproblemState): ColumnGenerationResult {
     const held = roots.get(answer);
     if (held) return held;
     setStores(answer);
     // Cut both ways, patterns take long to find; the time is better spent on whole ones.
     const end = isParted ? left() * 0.6 : 0;
-    const root = generate(masterOf(), pool, wood, all, () => isLate() || left() < end);
+    const root = generateColumns(masterOf(), pool, wood, all, () => isLate() || left() < end);
     roots.set(answer, root);
     return root;
   }
 
-  function addCut({ cut }: Generated): boolean {
+  function addCut({ cut }: ColumnGenerationResult): boolean {
     const row = cutRow(cut, supply);
     if (row) cuts.push(row);
     return row !== null;
@@ -223,8 +234,8 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
    * Whole purchases that the cuts allow, cheapest first; boards that cannot hold all pieces even in parts give another cut.
    * What is left are the cheapest purchases whose boards can: their cost is a bound, and pieces are tried on them first.
    */
-  function raiseBound(answer: Answer): void {
-    for (let round = 0; round < MOST_ROUNDS && !isLate(); round++) {
+  function raiseBound(answer: SubproblemState): void {
+    for (let round = 0; round < MAX_ROUNDS && !isLate(); round++) {
       const result = buyer.cheapest(answer.stores, cuts);
       answer.bound = Math.max(answer.bound, result.bound);
       if (!result.values || answer.cost - answer.bound <= tolerance) return;
@@ -238,7 +249,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
       const end = left() * 0.5;
       const isOver = () => isLate() || left() < end;
       // Each dive leaves patterns behind that lead the next another way.
-      for (let dives = 0; dives < MOST_DIVES && !isOver(); dives++) {
+      for (let dives = 0; dives < MAX_DIVES && !isOver(); dives++) {
         const times = dive(filler.master, wood, pool, FULL, isOver);
         if (times) return take(answer, times, result.values, result.objective);
       }
@@ -247,7 +258,7 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   }
 
   /** Takes whole patterns, at the cheapest purchases that bring their boards. */
-  function buy(answer: Answer, times: Times): void {
+  function buy(answer: SubproblemState, times: Times): void {
     const boards = wood.stocks.map(() => 0);
     for (const [pattern, count] of times) {
       const stock = pool.patterns[pattern]?.stock ?? 0;
@@ -257,23 +268,23 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
     if (values) take(answer, times, values, objective);
   }
 
-  function buyItem(answer: Answer): void {
+  function buyItem(answer: SubproblemState): void {
     const { values, objective, bound } = buyer.item(answer.stores);
     answer.bound = Math.max(answer.bound, bound);
     if (values) take(answer, [], values, objective);
     answer.isDone = true;
   }
 
-  function take(answer: Answer, times: Times, values: ArrayLike<number>, cost: number): void {
+  function take(answer: SubproblemState, times: Times, values: ArrayLike<number>, cost: number): void {
     if (cost >= answer.cost - 1e-6) return;
     Object.assign(answer, { times, values, cost });
   }
 
   /** Whole patterns of the pool, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
-  function solveOver(answer: Answer, seconds: number, isAll: boolean): void {
+  function solveOver(answer: SubproblemState, seconds: number, isAll: boolean): void {
     const { patterns } = pool;
-    const base: Program = holding(program, buyer.closed(answer.stores));
-    const whole = wholeProgram(withPatternRows(base, wood, supply), wood, patterns, own);
+    const base: Program = withFixedColumns(program, buyer.closed(answer.stores));
+    const whole = integerProgram(withPatternRows(base, wood, supply), wood, patterns, own);
     whole.rows.push(...cuts);
     if (isAll && answer.cost < Infinity)
       whole.rows.push({
@@ -297,19 +308,19 @@ export const answererOf = (share: Share, solver: Solver, tolerance: number, left
   }
 
   /** Every pattern whose reduced cost is below what separates a cost from the bound of the linear program. */
-  function nearTo(answer: Answer, cost: number): Pattern[] | null {
+  function nearTo(answer: SubproblemState, cost: number): Pattern[] | null {
     const root = rootOf(answer);
     if (!root.isComplete || root.objective === null || cost === Infinity) return null;
     const gap = cost - root.objective + 1e-5;
     if (gap < 0) return [];
     const found: Pattern[] = [];
-    for (const space of wood.spaces)
+    for (const space of wood.generators)
       for (const [at, stock] of space.stocks.entries()) {
         const near = space.enumerate(
           at,
-          root.worth,
-          (root.price[stock] ?? 0) - gap,
-          MOST_NEAR - found.length,
+          root.itemDuals,
+          (root.stockDuals[stock] ?? 0) - gap,
+          MAX_NEAR - found.length,
         );
         if (!near) return null;
         found.push(...near);

@@ -4,14 +4,14 @@ import { isLeaf, leavesOf, type Cutting } from '../cutting';
 import type { PlanInput } from '../input';
 import { boardPiece, filledWith } from '../packBoards';
 import type { Stock } from '../stock';
-import type { Answerer } from './answer';
+import type { SubproblemSolver } from './answer';
 import type { Times } from './search';
-import type { Share } from './share';
+import type { Subproblem } from './share';
 import type { Pattern, TypedLeaf } from './types';
 
 /** What was chosen for a share: how often each pattern is cut, and what is bought. */
 export interface Chosen {
-  answerer: Pick<Answerer, 'share' | 'patterns'>;
+  answerer: Pick<SubproblemSolver, 'share' | 'patterns'>;
   times: Times;
   values: ArrayLike<number>;
 }
@@ -59,7 +59,7 @@ const deal = (cutting: Cutting, left: ResolvedPart[][]): Cutting | null => {
 };
 
 /** The boards of a basket that belong to a share, as patterns to begin with. */
-export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Share): Pattern[] => {
+export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Subproblem): Pattern[] => {
   const typeOf = new Map<ResolvedPart, number>();
   types.forEach(({ pieces }, type) => pieces.forEach((part) => typeOf.set(part, type)));
   const placeOf = (stock: Stock): number =>

@@ -1,8 +1,8 @@
 import { leastCover } from './covering';
 import type { Solver } from './highs';
 import { cheapestPacks } from '../packs';
-import { holding, type Row } from './program';
-import type { Share } from './share';
+import { withFixedColumns, type Row } from './program';
+import type { Subproblem } from './share';
 
 /** Purchases by the columns of a share's program, what they cost, and what none can cost less than. */
 interface Bought {
@@ -25,9 +25,9 @@ export interface Buyer {
 }
 
 /** Items of which more are wanted than this are left to the solver. */
-const MOST_BY_TABLE = 20_000;
+const MAX_BY_TABLE = 20_000;
 
-export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: () => number): Buyer => {
+export const buyerOf = (share: Subproblem, solver: Solver, tolerance: number, left: () => number): Buyer => {
   const { program, tags, supply } = share;
   const isPlain = tags.every(({ offer }) => offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
   const stores = new Map(tags.map(({ column, offer }) => [column, offer.storeId]));
@@ -40,7 +40,7 @@ export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: (
     new Map(tags.flatMap(({ column, offer }) => (open.has(offer.storeId) ? [] : [[column, 0] as const])));
 
   /** How many of each are worth buying: none of what another store sells for less, as many of it as are wanted. */
-  const bestSellers = (open: Set<string>): number[] => {
+  const undominatedOffers = (open: Set<string>): number[] => {
     const upper = program.upper.map(() => 0);
     for (const { terms } of supply) {
       const sold = terms.filter(([column]) => open.has(storeOf(column)));
@@ -70,28 +70,34 @@ export const buyerOf = (share: Share, solver: Solver, tolerance: number, left: (
     closed,
     storeOf,
     cheapest: (open, cuts) => {
-      const cover = isPlain ? leastCover(program.cost, bestSellers(open), cuts) : null;
+      const cover = isPlain ? leastCover(program.cost, undominatedOffers(open), cuts) : null;
       if (cover)
         return {
           values: cover.cost < Infinity ? cover.values : null,
           objective: cover.cost,
           bound: cover.cost,
         };
-      return solver.mip(holding(program, closed(open), cuts), { seconds: Math.min(left() / 2, 3), gap });
+      return solver.mip(withFixedColumns(program, closed(open), cuts), {
+        seconds: Math.min(left() / 2, 3),
+        gap,
+      });
     },
     boards: (open, boards) => {
       const rows = boards.flatMap((count, stock): Row[] => {
         const { owned = 0, terms = [] } = supply[stock] ?? {};
         return count > owned ? [{ terms, lower: count - owned, upper: Infinity }] : [];
       });
-      return solver.mip(holding(program, closed(open), rows), { seconds: Math.max(0.1, left() / 4), gap });
+      return solver.mip(withFixedColumns(program, closed(open), rows), {
+        seconds: Math.max(0.1, left() / 4),
+        gap,
+      });
     },
     item: (open) => {
       const isEasy =
-        isPlain && share.pieces <= MOST_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
+        isPlain && share.pieces <= MAX_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
       return isEasy
         ? byTable(open)
-        : solver.mip(holding(program, closed(open)), { seconds: Math.max(0.1, left() / 2), gap });
+        : solver.mip(withFixedColumns(program, closed(open)), { seconds: Math.max(0.1, left() / 2), gap });
     },
   };
 };

@@ -3,12 +3,12 @@ import { fitsInCar, storeCutOf } from '../carry';
 import { drawBoard } from '../drawBoard';
 import { drawPanel } from '../drawPanel';
 import { boardPiece, filledWith } from '../packBoards';
-import type { Cutup, Pattern } from './types';
+import type { CuttingInstance, Pattern } from './types';
 
 /** Whether boards that are cut so can be brought home: as they are, or sawn once at the store between pieces. */
 export const isCarriable = (
   { stock: place, counts, cutting }: Pattern,
-  { stocks, types }: Cutup,
+  { stocks, types }: CuttingInstance,
   settings: PlanSettings,
 ): boolean => {
   const stock = stocks[place];

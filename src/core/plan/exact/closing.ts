@@ -1,13 +1,13 @@
 import type { Basket } from '../assemble';
 import type { PlanInput } from '../input';
-import type { Answer, Answerer } from './answer';
+import type { SubproblemState, SubproblemSolver } from './answer';
 import { basketOf, type Chosen } from './baskets';
 import type { MipResult, Solver } from './highs';
 import { mostTimes } from './master';
 import type { Program, Row } from './program';
 import { timesOf } from './search';
-import { asTerms, tillProgram, type Mode } from './till';
-import type { Share } from './share';
+import { asTerms, roundingModel, type StoreScenario } from './till';
+import type { Subproblem } from './share';
 import type { Pattern } from './types';
 
 /**
@@ -15,17 +15,17 @@ import type { Pattern } from './types';
  * every pattern that can be part of a plan cheaper than `cost`, every share at its bound or more. What is found, and what
  * nothing with these stores can cost less than.
  */
-export const closeAtTill = (
-  mode: Mode,
-  answers: Answer[],
-  answerers: Answerer[],
+export const closeRoundingGap = (
+  mode: StoreScenario,
+  answers: SubproblemState[],
+  answerers: SubproblemSolver[],
   input: PlanInput,
   solver: Solver,
   cost: number,
   left: () => number,
 ): { basket: Basket | null; bound: number } => {
   const shares = answerers.map(({ share }) => share);
-  const { program, tagsOf } = tillProgram(input, shares, mode);
+  const { program, tagsOf } = roundingModel(input, shares, mode);
   const least = answers.reduce((sum, { bound }) => sum + bound, 0);
   // What any one share may cost above its bound, in a plan that is a coin cheaper.
   const spare = cost - 1 + mode.rounding - mode.trips - least;
@@ -39,7 +39,7 @@ export const closeAtTill = (
   };
   const shareRows = answerers.map(({ share, cuts }, index): Row[] => {
     const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
-    const answer = answers[index] as Answer;
+    const answer = answers[index] as SubproblemState;
     return [
       ...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, at) })),
       {
@@ -55,7 +55,7 @@ export const closeAtTill = (
   linear.end();
   if (!inParts) return { basket: null, bound: cost };
   const near = answerers.map((answerer, index) => {
-    const answer = answers[index] as Answer;
+    const answer = answers[index] as SubproblemState;
     return answerer.near(answer, answer.bound + spare);
   });
   const isAll = near.every((patterns) => patterns !== null);
@@ -73,7 +73,7 @@ export const closeAtTill = (
       cost: [...program.cost],
       lower: [...program.lower],
       upper: [...program.upper],
-      whole: [...program.whole],
+      integer: [...program.integer],
       rows: [...program.rows, cutoff],
     };
     const first = answerers.map(({ share }, index) => {
@@ -86,7 +86,7 @@ export const closeAtTill = (
     return { ...found, bound: found.isInfeasible ? Infinity : Math.ceil(found.bound - 1e-4), first };
   }
 
-  function addShare(whole: Program, share: Share, own: Pattern[] | null): void {
+  function addShare(whole: Program, share: Subproblem, own: Pattern[] | null): void {
     const at = new Map(tagsOf(share).map(({ column, own: place }) => [place, column]));
     const { types, stocks } = share.wood;
     // What is only bought; rows of tiers are there already.
@@ -100,7 +100,7 @@ export const closeAtTill = (
       whole.cost.push(0);
       whole.lower.push(0);
       whole.upper.push(mostTimes(pattern, types));
-      whole.whole.push(true);
+      whole.integer.push(true);
     }
     types.forEach(({ demand }, type) =>
       whole.rows.push({

@@ -7,7 +7,7 @@ export interface Cover {
 }
 
 /** More trials than these are not made. */
-const MOST_TRIALS = 1_500_000;
+const MAX_TRIALS = 1_500_000;
 /** Costs this near are the same. */
 const SAME = 1e-6;
 
@@ -55,7 +55,7 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
   };
 
   const visit = (at: number, spent: number, missing: Float64Array): void => {
-    if (++trials > MOST_TRIALS || spent + leastFor(at, missing) >= best.cost - SAME) return;
+    if (++trials > MAX_TRIALS || spent + leastFor(at, missing) >= best.cost - SAME) return;
     let most = 0;
     const each = value[at];
     if (!each || missing.every((left) => left <= SAME)) {
@@ -75,7 +75,7 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
       counts[at] = count;
       const rest = Float64Array.from(missing, (left, row) => left - count * (each[row] as number));
       visit(at + 1, spent + count * (price[at] ?? 0), rest);
-      if (trials > MOST_TRIALS) return;
+      if (trials > MAX_TRIALS) return;
     }
     counts[at] = 0;
   };
@@ -84,5 +84,5 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
     0,
     Float64Array.from(needs, ({ lower }) => lower),
   );
-  return trials > MOST_TRIALS ? null : best;
+  return trials > MAX_TRIALS ? null : best;
 };

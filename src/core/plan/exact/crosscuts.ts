@@ -1,10 +1,10 @@
-import type { Ticks } from '../../measure';
+import type { Ticks } from '../../units';
 import type { PlanSettings } from '../../project';
-import { slantOffset } from '../../wood';
+import { slantOffset } from '../../lumber';
 import { room } from '../packBoards';
 import { gridOf, type Grid } from './grid';
 import { bestOf, fillTable, type Block, type Item, type Table } from './knapsack';
-import type { Cutup, Pattern, Priced, Space } from './types';
+import type { CuttingInstance, Pattern, PricingResult, PatternGenerator } from './types';
 
 /** One piece, or two that share a slanted cut. */
 interface Entry {
@@ -16,7 +16,7 @@ interface Entry {
 }
 
 /** More cells times entries than this are not worth a table: the grid is made coarser. */
-const MOST_STATES = 12e6;
+const MAX_STATES = 12e6;
 
 /**
  * Boards of one section and material that are crosscut: pieces end to end, rows of one slant nested (planner.md, rules 1 to
@@ -25,9 +25,9 @@ const MOST_STATES = 12e6;
 export const crosscuts = (
   indices: number[],
   usable: number[],
-  { types, stocks }: Cutup,
+  { types, stocks }: CuttingInstance,
   settings: PlanSettings,
-): Space => {
+): PatternGenerator => {
   const rooms = indices.map((index) => room(stocks[index]?.length ?? 0, settings));
   const entries = entriesOf(usable, { types, stocks }, settings.kerf.ticks);
   const longest = Math.max(...rooms);
@@ -35,12 +35,7 @@ export const crosscuts = (
   const others = entries.flatMap(({ isExact, size, slant }) =>
     isExact ? [] : slant > 0 ? [size, slant] : [size],
   );
-  const grid = gridOf(
-    longest,
-    exact,
-    others,
-    Math.max(2000, Math.min(120_000, MOST_STATES / entries.length)),
-  );
+  const grid = gridOf(longest, exact, others, Math.max(2000, Math.min(120_000, MAX_STATES / entries.length)));
   const slants = [...new Set(entries.map(({ slant }) => slant))].sort((a, b) => b - a);
   const groups = slants.map((slant) => ({
     slant,
@@ -73,15 +68,18 @@ export const crosscuts = (
     };
   };
 
-  const price = (worth: Float64Array, left: number[]): Priced[] => {
+  const price = (worth: Float64Array, left: number[]): PricingResult[] => {
     const table = fillTable(blocksFor(worth, left, grid.up), grid.cells);
     // Rounded up, sizes give patterns that fit; rounded down, what none can exceed.
     const bound = grid.isExact ? table : fillTable(blocksFor(worth, left, grid.down), cellsIn(longest, grid));
-    return rooms.map((space, at): Priced => {
+    return rooms.map((space, at): PricingResult => {
       const cells = cellsIn(space, grid);
-      const most = valueAt(bound, cells);
+      const highest = valueAt(bound, cells);
       const best = valueAt(table, cells);
-      return { most, patterns: best > 0 ? [patternOf(indices[at] ?? 0, bestOf(table, cells))] : [] };
+      return {
+        bound: highest,
+        patterns: best > 0 ? [patternOf(indices[at] ?? 0, bestOf(table, cells))] : [],
+      };
     });
   };
 
@@ -107,7 +105,7 @@ export const crosscuts = (
 const valueAt = ({ entry }: Table, cells: number): number => entry[0]?.[cells] ?? 0;
 
 /** What can lie on such a board: every type by itself, and those with one slanted end in pairs. */
-const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => {
+const entriesOf = (usable: number[], { types }: CuttingInstance, kerf: Ticks): Entry[] => {
   const single = usable.flatMap((type): Entry[] => {
     const board = types[type]?.board;
     if (!board) return [];
@@ -148,7 +146,7 @@ const entriesOf = (usable: number[], { types }: Cutup, kerf: Ticks): Entry[] => 
 };
 
 /** The offset of a piece with one end slanted across its face; 0: it is not such a piece. */
-const oneSlant = (type: number, types: Cutup['types']): Ticks => {
+const oneSlant = (type: number, types: CuttingInstance['types']): Ticks => {
   const part = types[type]?.part;
   if (part?.ends.shape !== 'one' || part.ends.across !== 'face') return 0;
   return slantOffset(part.ends, part.width);

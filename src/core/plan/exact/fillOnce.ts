@@ -27,7 +27,7 @@ export const fillOnce = (
 ): Cutting | null => {
   const left = [...wanted];
   // The first strip decides most: several are tried, the rest follows.
-  const beginnings = bestStrips(pieces, worth, left, room[first], room, first).slice(0, MOST_BEGINNINGS);
+  const beginnings = bestStrips(pieces, worth, left, room[first], room, first).slice(0, MAX_BEGINNINGS);
   let strips: Strip[] = [];
   let most = 0;
   for (const beginning of beginnings) {
@@ -101,16 +101,16 @@ const bestStrips = (
       return { height, stacks, rate: roughly(stacks, wide) / takes(height) };
     })
     .sort((a, b) => b.rate - a.rate)
-    .slice(0, MOST_HEIGHTS)
+    .slice(0, MAX_HEIGHTS)
     .map(({ height, stacks }) => ({ height, ...knapsack(stacks, wide, left) }))
     .filter((strip) => strip.worth > 0)
     .sort((a, b) => b.worth / takes(b.height) - a.worth / takes(a.height));
 };
 
-const MOST_BEGINNINGS = 3;
+const MAX_BEGINNINGS = 3;
 
 /** Of the likely heights so many are looked at closely. */
-const MOST_HEIGHTS = 4;
+const MAX_HEIGHTS = 4;
 
 /** What a strip may be worth: the stacks that are worth most for their size, the last in part. */
 const roughly = (stacks: Stack[], wide: number): number => {

@@ -1,4 +1,4 @@
-import type { Ticks } from '../../measure';
+import type { Ticks } from '../../units';
 
 /** Sizes on a whole-numbered grid, none smaller than it is: what fits on the grid fits in the wood. */
 export interface Grid {

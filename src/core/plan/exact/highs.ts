@@ -63,7 +63,7 @@ export const solverOf = (highs: Highs): Solver => {
   const modelOf = (program: Program, isWhole: boolean): HighsModel => {
     const model = highs.createModel({
       ...dataOf(program, finite),
-      ...(isWhole ? { integrality: Int32Array.from(program.whole, (whole) => (whole ? 1 : 0)) } : {}),
+      ...(isWhole ? { integrality: Int32Array.from(program.integer, (whole) => (whole ? 1 : 0)) } : {}),
     });
     model.options.set({ output_flag: false, random_seed: 1 });
     return model;

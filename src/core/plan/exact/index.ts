@@ -3,12 +3,12 @@ import { lowerBound } from '../bound';
 import { firstBasket, isCarried, planOf } from '../firstPlan';
 import type { PlanInput } from '../input';
 import { planCost, type Plan } from '../types';
-import { answererOf, type Answer, type Answerer } from './answer';
+import { newSubproblemSolver, type SubproblemState, type SubproblemSolver } from './answer';
 import { basketOf, patternsOf, type Chosen } from './baskets';
 import type { Solver } from './highs';
-import { sharesOf } from './share';
-import { leastAtTill, modesOf, type Mode } from './till';
-import { closeAtTill } from './closing';
+import { subproblemsOf } from './share';
+import { roundedLowerBound, storeScenarios, type StoreScenario } from './till';
+import { closeRoundingGap } from './closing';
 
 /** How far the planner is. */
 export interface Progress {
@@ -18,12 +18,12 @@ export interface Progress {
 }
 
 /** More different pieces than these are not reckoned with: the first plan stays. */
-const MOST_TYPES = 1500;
+const MAX_TYPES = 1500;
 
 /** A set of stores with what each share costs there. */
-interface Standing {
-  mode: Mode;
-  answers: Answer[];
+interface ScenarioState {
+  mode: StoreScenario;
+  answers: SubproblemState[];
   /** Nothing is cheaper with these stores: told by the till, rounding and all. */
   closed: number;
   /** The cost at which its answers were last made a plan of. */
@@ -46,12 +46,12 @@ export const bestPlan = (
   const left = () => seconds - (performance.now() - began) / 1000;
   const { plan: first, basket, input: known } = firstBasket(input);
   if (!basket) return first;
-  const shares = sharesOf(known);
-  if (shares.reduce((sum, { wood }) => sum + wood.types.length, 0) > MOST_TYPES) return first;
+  const shares = subproblemsOf(known);
+  if (shares.reduce((sum, { wood }) => sum + wood.types.length, 0) > MAX_TYPES) return first;
   const tolerance = 0.3 / Math.max(1, shares.length);
-  const answerers = shares.map((share) => answererOf(share, solver, tolerance, left));
+  const answerers = shares.map((share) => newSubproblemSolver(share, solver, tolerance, left));
   for (const answerer of answerers) answerer.suggest(patternsOf(basket, answerer.share));
-  const standings = modesOf(known).map((mode): Standing => ({
+  const standings = storeScenarios(known).map((mode): ScenarioState => ({
     mode,
     answers: answerers.map(({ answer }) => answer(mode.stores)),
     closed: 0,
@@ -72,7 +72,7 @@ export const bestPlan = (
     return {
       ...best.plan,
       status: lowest >= best.bare ? 'proved' : 'bounded',
-      lowerBound: Math.max(0, lowest - best.plan.due),
+      lowerBound: Math.max(0, lowest - best.plan.committedShipping),
     };
   }
 
@@ -105,7 +105,7 @@ export const bestPlan = (
       }
       const next = lowest.answers
         .flatMap((answer, index) =>
-          answer.isDone ? [] : [{ answer, answerer: answerers[index] as Answerer }],
+          answer.isDone ? [] : [{ answer, answerer: answerers[index] as SubproblemSolver }],
         )
         .reduce((a, b) => (step(b.answer) < step(a.answer) ? b : a));
       report(next.answer.next === 'all' ? 'proof' : next.answer.next === 'pieces' ? 'better' : 'bound');
@@ -113,16 +113,16 @@ export const bestPlan = (
     }
   }
 
-  function boundOf({ mode, answers, closed }: Standing): number {
+  function boundOf({ mode, answers, closed }: ScenarioState): number {
     const exact = answers.reduce((sum, answer) => sum + answer.bound, 0);
-    return Math.max(closed, exact === Infinity ? Infinity : leastAtTill(exact, mode, known));
+    return Math.max(closed, exact === Infinity ? Infinity : roundedLowerBound(exact, mode, known));
   }
 
-  function takeFrom(set: Standing): void {
+  function takeFrom(set: ScenarioState): void {
     const { answers } = set;
     set.taken = costOf(answers);
     const chosen = answers.map(({ times, values }, index): Chosen => ({
-      answerer: answerers[index] as Answerer,
+      answerer: answerers[index] as SubproblemSolver,
       times,
       values,
     }));
@@ -137,15 +137,15 @@ export const bestPlan = (
   }
 
   /** All shares are known: what is left between plan and bound is rounding at the till, and thresholds. */
-  function close(lowest: Standing): void {
+  function close(lowest: ScenarioState): void {
     report('proof');
-    const closed = closeAtTill(lowest.mode, lowest.answers, answerers, known, solver, best.bare, left);
+    const closed = closeRoundingGap(lowest.mode, lowest.answers, answerers, known, solver, best.bare, left);
     if (closed.basket) take(closed.basket);
     lowest.closed = Math.max(1, closed.bound);
   }
 };
 
-const costOf = (answers: Answer[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
+const costOf = (answers: SubproblemState[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
 
 /** Of plans that cost the same: fewer stores, then less wood. */
 const tieOf = ({ stores, buys }: Plan): number => {
@@ -157,8 +157,8 @@ const tieOf = ({ stores, buys }: Plan): number => {
   return stores.length + wood / (wood + 1e12);
 };
 
-const STEPS: Answer['next'][] = ['parts', 'bound', 'pieces', 'all'];
-const step = ({ next }: Answer): number => STEPS.indexOf(next);
+const STEPS: SubproblemState['next'][] = ['parts', 'bound', 'pieces', 'all'];
+const step = ({ next }: SubproblemState): number => STEPS.indexOf(next);
 
 /** What a plan costs without its spare boards. */
 const bareCost = (plan: Plan, basket: Basket, input: PlanInput): number =>

@@ -1,10 +1,10 @@
 import type { Linear, Solver } from './highs';
-import type { Program, Row, Supply } from './program';
-import type { Wood } from './share';
-import type { Cutup, Pattern } from './types';
+import type { Program, Row, StockSupply } from './program';
+import type { WoodInstance } from './share';
+import type { CuttingInstance, Pattern } from './types';
 
 /** All patterns found so far, none twice. */
-export interface Pool {
+export interface PatternPool {
   patterns: Pattern[];
   /** Adds those that are new. */
   add: (patterns: Pattern[]) => number;
@@ -13,7 +13,7 @@ export interface Pool {
 }
 
 /** A pool that takes only patterns that are `allowed`. */
-export const newPool = (isAllowed: (pattern: Pattern) => boolean): Pool => {
+export const newPatternPool = (isAllowed: (pattern: Pattern) => boolean): PatternPool => {
   const known = new Map<string, number>();
   const patterns: Pattern[] = [];
   const keyOf = ({ stock, counts }: Pattern): string => `${stock}|${counts.join(';')}`;
@@ -50,8 +50,8 @@ export interface Master {
  */
 export const withPatternRows = (
   program: Program,
-  { types, stocks }: Cutup,
-  supply: Supply[],
+  { types, stocks }: CuttingInstance,
+  supply: StockSupply[],
   missing: number | null = null,
 ): Program => ({
   ...program,
@@ -78,8 +78,8 @@ const termsOf = ({ stock, counts }: Pattern, rows: number, types: number): Row['
 export const newMaster = (
   solver: Solver,
   program: Program,
-  cutup: Cutup,
-  pool: Pool,
+  cutup: CuttingInstance,
+  pool: PatternPool,
   ownRows: number,
 ): Master => {
   const linear = solver.linear(program);
@@ -101,13 +101,13 @@ export const newMaster = (
 };
 
 /** More often than this a pattern only makes pieces that nobody wants. */
-export const mostTimes = ({ counts }: Pattern, types: Cutup['types']): number =>
+export const mostTimes = ({ counts }: Pattern, types: CuttingInstance['types']): number =>
   Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count))));
 
 /** The same with whole patterns: for the solver of whole-numbered programs. */
-export const wholeProgram = (
+export const integerProgram = (
   program: Program,
-  { types }: Cutup,
+  { types }: CuttingInstance,
   patterns: Pattern[],
   ownRows: number,
 ): Program => {
@@ -121,24 +121,24 @@ export const wholeProgram = (
     cost: [...program.cost, ...patterns.map(() => 0)],
     lower: [...program.lower, ...patterns.map(() => 0)],
     upper: [...program.upper, ...patterns.map((pattern) => mostTimes(pattern, types))],
-    whole: [...program.whole, ...patterns.map(() => true)],
+    integer: [...program.integer, ...patterns.map(() => true)],
     rows,
   };
 };
 
 /** No solution cuts all pieces without boards worth so much: sum(most x boards of the stock) >= worth. */
-export interface Cut {
-  most: number[];
-  worth: number;
+export interface CuttingPlane {
+  stockValue: number[];
+  rightHandSide: number;
 }
 
-export interface Generated {
+export interface ColumnGenerationResult {
   /** Null: not even in parts to be met. */
   objective: number | null;
   values: Float64Array;
-  worth: Float64Array;
-  price: Float64Array;
-  cut: Cut;
+  itemDuals: Float64Array;
+  stockDuals: Float64Array;
+  cut: CuttingPlane;
   /** No pattern is missing: the objective is that over all patterns. */
   isComplete: boolean;
 }
@@ -148,50 +148,55 @@ export interface Generated {
  * none. `left` is how many of each type are still to be cut; `isWhole`: patterns
  * are wanted that take no more.
  */
-export const generate = (
+export const generateColumns = (
   master: Master,
-  pool: Pool,
-  { types, stocks, spaces }: Wood,
+  pool: PatternPool,
+  { types, stocks, generators }: WoodInstance,
   left: number[],
   isLate: () => boolean,
   isWhole = false,
-): Generated => {
-  const worth = new Float64Array(types.length);
-  const price = new Float64Array(stocks.length);
-  let cut: Cut = { most: [], worth: 0 };
+): ColumnGenerationResult => {
+  const itemDuals = new Float64Array(types.length);
+  const stockDuals = new Float64Array(stocks.length);
+  let cut: CuttingPlane = { stockValue: [], rightHandSide: 0 };
   for (;;) {
     master.sync();
     const solution = master.linear.solve();
     if (!solution)
-      return { objective: null, values: new Float64Array(), worth, price, cut, isComplete: false };
-    types.forEach((_, type) => (worth[type] = Math.max(0, solution.duals[master.demandRow(type)] ?? 0)));
-    stocks.forEach((_, stock) => (price[stock] = Math.max(0, solution.duals[master.supplyRow(stock)] ?? 0)));
-    const most = stocks.map(() => 0);
+      return { objective: null, values: new Float64Array(), itemDuals, stockDuals, cut, isComplete: false };
+    types.forEach((_, type) => (itemDuals[type] = Math.max(0, solution.duals[master.demandRow(type)] ?? 0)));
+    stocks.forEach(
+      (_, stock) => (stockDuals[stock] = Math.max(0, solution.duals[master.supplyRow(stock)] ?? 0)),
+    );
+    const stockValue = stocks.map(() => 0);
     const found: Pattern[] = [];
     const offer = (pattern: Pattern): void => {
-      const value = pattern.counts.reduce((sum, [type, count]) => sum + count * (worth[type] ?? 0), 0);
-      const asked = price[pattern.stock] ?? 0;
+      const value = pattern.counts.reduce((sum, [type, count]) => sum + count * (itemDuals[type] ?? 0), 0);
+      const asked = stockDuals[pattern.stock] ?? 0;
       if (value > asked + 1e-7 * (1 + asked)) found.push(pattern);
     };
-    for (const space of spaces) {
-      space.price(worth, left).forEach((priced, at) => {
+    for (const space of generators) {
+      space.price(itemDuals, left).forEach((priced, at) => {
         const stock = space.stocks[at] ?? 0;
-        most[stock] = Math.max(most[stock] ?? 0, priced.most);
+        stockValue[stock] = Math.max(stockValue[stock] ?? 0, priced.bound);
         priced.patterns.forEach(offer);
       });
-      if (isWhole && space.isParted) space.fill(worth, left).forEach(offer);
+      if (isWhole && space.isParted) space.fill(itemDuals, left).forEach(offer);
     }
-    cut = { most, worth: types.reduce((sum, { demand }, type) => sum + (worth[type] ?? 0) * demand, 0) };
+    cut = {
+      stockValue,
+      rightHandSide: types.reduce((sum, { demand }, type) => sum + (itemDuals[type] ?? 0) * demand, 0),
+    };
     const isComplete = stocks.every(
-      (_, stock) => (most[stock] ?? 0) <= (price[stock] ?? 0) * (1 + 1e-6) + 1e-6,
+      (_, stock) => (stockValue[stock] ?? 0) <= (stockDuals[stock] ?? 0) * (1 + 1e-6) + 1e-6,
     );
     const added = pool.add(found);
     if (isComplete || added === 0 || isLate())
       return {
         objective: solution.objective,
         values: solution.values,
-        worth: Float64Array.from(worth),
-        price: Float64Array.from(price),
+        itemDuals: Float64Array.from(itemDuals),
+        stockDuals: Float64Array.from(stockDuals),
         cut,
         isComplete,
       };

@@ -2,10 +2,18 @@ import type { PlanSettings } from '../../project';
 import { least, panelRoom, waysOn, type Axis, type Cutting } from '../cutting';
 import { fillOnce } from './fillOnce';
 import { gridOf, type Grid } from './grid';
-import type { Cutup, Pattern, Placed, Priced, Sizes, Space, TypedLeaf } from './types';
+import type {
+  CuttingInstance,
+  Pattern,
+  Placed,
+  PricingResult,
+  Sizes,
+  PatternGenerator,
+  TypedLeaf,
+} from './types';
 
 /** At most so many cells each way. */
-const MOST_CELLS = 4000;
+const MAX_CELLS = 4000;
 
 /**
  * A sheet, or a board that is ripped, taken apart in three stages, either way first (planner.md, rules 4 and 5): strips,
@@ -15,15 +23,18 @@ const MOST_CELLS = 4000;
 export const panels = (
   index: number,
   usable: number[],
-  { types, stocks }: Cutup,
+  { types, stocks }: CuttingInstance,
   settings: PlanSettings,
-): Space => {
-  const stock = stocks[index] as Cutup['stocks'][number];
+): PatternGenerator => {
+  const stock = stocks[index] as CuttingInstance['stocks'][number];
   const kerf = settings.kerf.ticks;
   const { length, width } = panelRoom(stock, settings);
   const ways = usable
     .flatMap((type) =>
-      waysOn((types[type] as Cutup['types'][number]).part, stock, settings).map((leaf) => ({ type, leaf })),
+      waysOn((types[type] as CuttingInstance['types'][number]).part, stock, settings).map((leaf) => ({
+        type,
+        leaf,
+      })),
     )
     .filter(({ leaf }) => least(leaf.along) <= length && least(leaf.across) <= width);
   const grids: Record<Axis, Grid> = {
@@ -31,13 +42,13 @@ export const panels = (
       length + kerf,
       ways.map(({ leaf }) => least(leaf.along) + kerf),
       [],
-      MOST_CELLS,
+      MAX_CELLS,
     ),
     across: gridOf(
       width + kerf,
       ways.map(({ leaf }) => least(leaf.across) + kerf),
       [],
-      MOST_CELLS,
+      MAX_CELLS,
     ),
   };
   const isExact = grids.along.isExact && grids.across.isExact;
@@ -63,10 +74,10 @@ export const panels = (
   const usableNow = (pieces: Placed[], left: number[]) => pieces.filter(({ type }) => (left[type] ?? 0) > 0);
 
   // The best may take a type more often than it is wanted: so it bounds all.
-  const price = (worth: Float64Array, left: number[]): Priced[] => {
+  const price = (worth: Float64Array, left: number[]): PricingResult[] => {
     const { most, cutting } = bestOf(usableNow(fitting, left), worth);
     const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
-    return [{ most: bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
+    return [{ bound: bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
   };
 
   const fill = (worth: Float64Array, left: number[]): Pattern[] =>

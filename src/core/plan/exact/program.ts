@@ -1,11 +1,11 @@
-import type { Offer } from '../../prices';
+import type { Offer } from '../../pricing';
 
 /** A program in columns and rows: minimise cost, every row between its bounds. Columns of `whole` are whole numbers. */
 export interface Program {
   cost: number[];
   lower: number[];
   upper: number[];
-  whole: boolean[];
+  integer: boolean[];
   rows: Row[];
 }
 
@@ -19,35 +19,35 @@ export interface Row {
 export type Terms = [column: number, value: number][];
 
 /** An offer in one of its tiers. */
-export interface Tag {
+export interface TierColumn {
   column: number;
   offer: Offer;
   unitPrice: number;
 }
 
 /** A program that is being written. */
-export interface Draft {
+export interface ModelBuilder {
   program: Program;
-  tags: Tag[];
+  tags: TierColumn[];
   column: (cost: number, lower: number, upper: number) => number;
   row: (terms: Terms, lower: number, upper: number) => void;
   /** The columns of an offer: one, or one for each tier of which one at most is used. */
   purchase: (offer: Offer, wanted: number, costOf: (unitPrice: number) => number) => number[];
 }
 
-export const draft = (): Draft => {
-  const program: Program = { cost: [], lower: [], upper: [], whole: [], rows: [] };
-  const tags: Tag[] = [];
+export const newModelBuilder = (): ModelBuilder => {
+  const program: Program = { cost: [], lower: [], upper: [], integer: [], rows: [] };
+  const tags: TierColumn[] = [];
   const byOffer = new Map<Offer, number[]>();
-  const column: Draft['column'] = (cost, lower, upper) => {
+  const column: ModelBuilder['column'] = (cost, lower, upper) => {
     program.cost.push(cost);
     program.lower.push(lower);
     program.upper.push(upper);
-    program.whole.push(true);
+    program.integer.push(true);
     return program.cost.length - 1;
   };
-  const row: Draft['row'] = (terms, lower, upper) => void program.rows.push({ terms, lower, upper });
-  const purchase: Draft['purchase'] = (offer, wanted, costOf) => {
+  const row: ModelBuilder['row'] = (terms, lower, upper) => void program.rows.push({ terms, lower, upper });
+  const purchase: ModelBuilder['purchase'] = (offer, wanted, costOf) => {
     const held = byOffer.get(offer);
     if (held) return held;
     const isPlain = offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1;
@@ -96,13 +96,17 @@ export const draft = (): Draft => {
 };
 
 /** The boards of each stock by what is bought: owned + sum(value x column). */
-export interface Supply {
+export interface StockSupply {
   owned: number;
   terms: Terms;
 }
 
 /** A program with some columns held to a value, and more rows. */
-export const holding = (program: Program, columns: Map<number, number>, rows: Row[] = []): Program => ({
+export const withFixedColumns = (
+  program: Program,
+  columns: Map<number, number>,
+  rows: Row[] = [],
+): Program => ({
   ...program,
   lower: program.lower.map((bound, column) => columns.get(column) ?? bound),
   upper: program.upper.map((bound, column) => columns.get(column) ?? bound),

@@ -1,22 +1,29 @@
 import type { Solver } from './highs';
-import { generate, newMaster, withPatternRows, type Generated, type Master, type Pool } from './master';
-import type { Program, Supply } from './program';
-import type { Wood } from './share';
+import {
+  generateColumns,
+  newMaster,
+  withPatternRows,
+  type ColumnGenerationResult,
+  type Master,
+  type PatternPool,
+} from './master';
+import type { Program, StockSupply } from './program';
+import type { WoodInstance } from './share';
 
 /** How often each pattern of the pool is cut, by its place. */
 export type Times = [pattern: number, times: number][];
 
-const EMPTY: Program = { cost: [], lower: [], upper: [], whole: [], rows: [] };
+const EMPTY: Program = { cost: [], lower: [], upper: [], integer: [], rows: [] };
 
 /** The boards of each stock that purchases bring, with what is owned. */
-export const boardsOf = (supply: Supply[], values: ArrayLike<number>): number[] =>
+export const boardsOf = (supply: StockSupply[], values: ArrayLike<number>): number[] =>
   supply.map(({ owned, terms }) =>
     terms.reduce((sum, [column, boards]) => sum + boards * Math.round(values[column] ?? 0), owned),
   );
 
 export interface Filler {
   master: Master;
-  into: (boards: number[]) => Generated;
+  into: (boards: number[]) => ColumnGenerationResult;
   end: () => void;
 }
 
@@ -24,7 +31,12 @@ export interface Filler {
  * Whether all pieces can be cut, in parts if need be, from so many boards of each stock. What is missing is as little as
  * can be; patterns that are found on the way go into the pool.
  */
-export const fillBoards = (solver: Solver, wood: Wood, pool: Pool, isLate: () => boolean): Filler => {
+export const fillBoards = (
+  solver: Solver,
+  wood: WoodInstance,
+  pool: PatternPool,
+  isLate: () => boolean,
+): Filler => {
   const { types } = wood;
   const missing = {
     ...EMPTY,
@@ -42,7 +54,7 @@ export const fillBoards = (solver: Solver, wood: Wood, pool: Pool, isLate: () =>
     master,
     into: (boards) => {
       boards.forEach((count, stock) => master.linear.boundRow(master.supplyRow(stock), -count, Infinity));
-      return generate(master, pool, wood, left, isLate);
+      return generateColumns(master, pool, wood, left, isLate);
     },
     end: () => master.linear.end(),
   };
@@ -55,7 +67,7 @@ export const timesOf = (values: ArrayLike<number>, first: number, count: number)
   ]).filter(([, times]) => times > 0);
 
 /** How far a dive turns back before it gives up. */
-const MOST_TURNS = 80;
+const MAX_TURNS = 80;
 
 /**
  * Dives for whole patterns: those that the linear program cuts whole times are kept, then the one it is surest of is
@@ -64,8 +76,8 @@ const MOST_TURNS = 80;
  */
 export const dive = (
   master: Master,
-  wood: Wood,
-  pool: Pool,
+  wood: WoodInstance,
+  pool: PatternPool,
   limit: number,
   isLate: () => boolean,
 ): Times | null => {
@@ -77,10 +89,10 @@ export const dive = (
   try {
     for (;;) {
       const left = leftOf(fixed);
-      const round = generate(master, pool, wood, left, isLate, true);
+      const round = generateColumns(master, pool, wood, left, isLate, true);
       if (isLate()) return null;
       if (round.objective === null || round.objective > limit) {
-        if (!last || ++turns > MOST_TURNS) return null;
+        if (!last || ++turns > MAX_TURNS) return null;
         // It was not that one: not more of it, then.
         setFixed(last.pattern, last.before);
         linear.boundColumn(firstPattern + last.pattern, last.before, last.before);

@@ -1,10 +1,10 @@
-import { joinedBy } from '../../joinedBy';
-import type { Ticks } from '../../measure';
-import type { Offer } from '../../prices';
+import { disjointSets } from '../../disjointSets';
+import type { Ticks } from '../../units';
+import type { Offer } from '../../pricing';
 import type { ResolvedPart } from '../../project';
 import { allows } from '../../project';
-import { nameKey } from '../../wood';
-import { till } from '../buying';
+import { nameKey } from '../../lumber';
+import { netPricing } from '../netPricing';
 import { useOf } from '../cuttable';
 import { waysOn } from '../cutting';
 import type { PlanInput } from '../input';
@@ -14,43 +14,43 @@ import { stocksOf, type Stock } from '../stock';
 import { isCarriable } from './carried';
 import { crosscuts } from './crosscuts';
 import { panels } from './panels';
-import { draft, type Program, type Supply, type Tag } from './program';
-import { pocketOf } from './pocket';
-import type { Cutup, Pattern, PieceType, Space } from './types';
+import { newModelBuilder, type Program, type StockSupply, type TierColumn } from './program';
+import { netUnitCost } from './netUnitCost';
+import type { CuttingInstance, Pattern, PieceType, PatternGenerator } from './types';
 
 /** Types of pieces, the stocks that serve them, and the ways to cut those. */
-export type Wood = Cutup & { spaces: Space[] };
+export type WoodInstance = CuttingInstance & { generators: PatternGenerator[] };
 
 /**
  * A part of the purchase that shares no board and no offer with another: wood that is cut from the same stocks, or one item
  * that is only bought. What it costs at the least follows from the stores that may be used alone.
  */
-export interface Share {
-  wood: Wood;
+export interface Subproblem {
+  wood: WoodInstance;
   offers: Offer[];
   pieces: number;
   /** Its purchases as a program: the cost is what the pocket pays, before rounding. */
   program: Program;
-  tags: Tag[];
-  supply: Supply[];
+  tags: TierColumn[];
+  supply: StockSupply[];
   kerf: Ticks;
   /** Whether boards that are cut so can be brought home. */
   isCarriable: (pattern: Pattern) => boolean;
 }
 
 /** All shares of an input. */
-export const sharesOf = (input: PlanInput): Share[] => [
+export const subproblemsOf = (input: PlanInput): Subproblem[] => [
   ...woodsOf(input).map((wood) => woodShare(wood, input)),
   ...itemShares(input),
 ];
 
-const NO_WOOD: Wood = { types: [], stocks: [], spaces: [] };
+const NO_WOOD: WoodInstance = { types: [], stocks: [], generators: [] };
 
-const woodShare = (wood: Wood, input: PlanInput): Share => {
-  const { program, tags, purchase } = draft();
-  const pocket = pocketOf(input);
+const woodShare = (wood: WoodInstance, input: PlanInput): Subproblem => {
+  const { program, tags, purchase } = newModelBuilder();
+  const pocket = netUnitCost(input);
   const pieces = wood.types.reduce((sum, { demand }) => sum + demand, 0);
-  const supply = wood.stocks.map(({ offers, ownedCount }): Supply => ({
+  const supply = wood.stocks.map(({ offers, ownedCount }): StockSupply => ({
     owned: ownedCount,
     terms: offers.flatMap((offer) =>
       purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
@@ -71,11 +71,11 @@ const woodShare = (wood: Wood, input: PlanInput): Share => {
   };
 };
 
-const itemShares = (input: PlanInput): Share[] => {
-  const pocket = pocketOf(input);
-  return itemsOf(input).flatMap(({ pieces, offers }): Share[] => {
+const itemShares = (input: PlanInput): Subproblem[] => {
+  const pocket = netUnitCost(input);
+  return itemsOf(input).flatMap(({ pieces, offers }): Subproblem[] => {
     if (pieces <= 0) return [];
-    const { program, tags, row, purchase } = draft();
+    const { program, tags, row, purchase } = newModelBuilder();
     row(
       offers.flatMap((offer) =>
         purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
@@ -91,14 +91,16 @@ const itemShares = (input: PlanInput): Share[] => {
 };
 
 /** The wood of an input, parted where nothing is cut from the same stock. */
-const woodsOf = (input: PlanInput): Wood[] => {
+const woodsOf = (input: PlanInput): WoodInstance[] => {
   const types = typesOf(input);
   const { settings } = input;
-  const stocks = stocksOf(input, till(input.stores, settings));
+  const stocks = stocksOf(input, netPricing(input.stores, settings));
   const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings) !== null));
   const groups = new Map<number, { types: PieceType[]; stocks: Stock[] }>();
   // Types hang together by the stocks that serve them.
-  const root = joinedBy(uses.map((served) => served.flatMap((isServed, type) => (isServed ? [type] : []))));
+  const root = disjointSets(
+    uses.map((served) => served.flatMap((isServed, type) => (isServed ? [type] : []))),
+  );
   types.forEach((type, index) => {
     const group = groups.get(root(index)) ?? { types: [], stocks: [] };
     group.types.push(type);
@@ -108,7 +110,7 @@ const woodsOf = (input: PlanInput): Wood[] => {
     const first = uses[index]?.indexOf(true) ?? -1;
     if (first >= 0) groups.get(root(first))?.stocks.push(stock);
   });
-  return [...groups.values()].map((cutup) => ({ ...cutup, spaces: spacesOf(cutup, input) }));
+  return [...groups.values()].map((cutup) => ({ ...cutup, generators: generatorsOf(cutup, input) }));
 };
 
 const typesOf = ({ parts, settings }: PlanInput): PieceType[] => {
@@ -137,7 +139,7 @@ const typesOf = ({ parts, settings }: PlanInput): PieceType[] => {
   return [...types].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, type]) => type);
 };
 
-const spacesOf = (cutup: Cutup, { settings }: PlanInput): Space[] => {
+const generatorsOf = (cutup: CuttingInstance, { settings }: PlanInput): PatternGenerator[] => {
   const { types, stocks } = cutup;
   const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings)));
   const families = new Map<string, number[]>();

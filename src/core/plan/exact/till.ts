@@ -1,14 +1,14 @@
-import { decimals, toMicros, toMinor } from '../../measure';
-import { taxAt } from '../buying';
+import { decimals, toMicros, toMinor } from '../../units';
+import { taxAt } from '../netPricing';
 import type { PlanInput, StoreTerms } from '../input';
-import { draft, type Program, type Terms } from './program';
-import type { Share } from './share';
+import { newModelBuilder, type Program, type Terms } from './program';
+import type { Subproblem } from './share';
 
 /** Half a millionth of the main unit, in the smallest coin: a sum that ends in exactly a half is rounded up. */
 const HALF = 0.5 - 5e-5;
 
 /** A set of stores that may be used, and what going there costs at the least, in the smallest coin. */
-export interface Mode {
+export interface StoreScenario {
   stores: Set<string>;
   /** Stores whose shipping is free, because enough is bought there. */
   free: Set<string>;
@@ -18,16 +18,16 @@ export interface Mode {
 }
 
 /** More sets of stores than these are not told apart. */
-const MOST_MODES = 128;
+const MAX_MODES = 128;
 
 /** The sets of stores that may be used, shipping paid or free: together they are all plans. */
-export const modesOf = (input: PlanInput): Mode[] => {
+export const storeScenarios = (input: PlanInput): StoreScenario[] => {
   const selling = input.stores.filter(({ id }) => input.offers.some(({ storeId }) => storeId === id));
-  const modes = selling.reduce<Mode[]>(
+  const modes = selling.reduce<StoreScenario[]>(
     (sets, store) => sets.flatMap((mode) => waysAt(store).map((way) => withStore(mode, store, way, input))),
     [{ stores: new Set(), free: new Set(), trips: 0, rounding: 0 }],
   );
-  if (modes.length <= MOST_MODES) return modes;
+  if (modes.length <= MAX_MODES) return modes;
   const all = new Set(selling.map(({ id }) => id));
   return [
     {
@@ -40,16 +40,21 @@ export const modesOf = (input: PlanInput): Mode[] => {
 };
 
 /** How a store may be used: where going there costs nothing, it may always be. */
-const waysAt = ({ trip, shipping, due }: StoreTerms): ('not' | 'paying' | 'free')[] => {
+const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): ('not' | 'paying' | 'free')[] => {
   if (trip + (shipping?.fee ?? 0) === 0) return ['paying'];
   // It is paid already, unless so much more is bought that it need not be.
-  if (due > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
+  if (committedShipping > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
   return shipping && shipping.fee > 0 && shipping.freeFrom !== null
     ? ['not', 'paying', 'free']
     : ['not', 'paying'];
 };
 
-const withStore = (mode: Mode, store: StoreTerms, way: 'not' | 'paying' | 'free', input: PlanInput): Mode => {
+const withStore = (
+  mode: StoreScenario,
+  store: StoreTerms,
+  way: 'not' | 'paying' | 'free',
+  input: PlanInput,
+): StoreScenario => {
   if (way === 'not') return mode;
   return {
     stores: new Set([...mode.stores, store.id]),
@@ -74,7 +79,11 @@ const isWholeAt = (store: StoreTerms, { offers, currency }: PlanInput): boolean 
 };
 
 /** The least whole sum at the till for goods that come to `exact` with tax: at one store it is known to the coin. */
-export const leastAtTill = (exact: number, { stores, trips, rounding }: Mode, input: PlanInput): number => {
+export const roundedLowerBound = (
+  exact: number,
+  { stores, trips, rounding }: StoreScenario,
+  input: PlanInput,
+): number => {
   const [store] = input.stores.filter(({ id }) => stores.has(id));
   if (stores.size !== 1 || !store) return Math.ceil(exact - rounding - 1e-4) + trips;
   const rate = taxAt(store, input.settings);
@@ -84,20 +93,20 @@ export const leastAtTill = (exact: number, { stores, trips, rounding }: Mode, in
 };
 
 /** The whole purchase as one program over all shares. */
-export interface Whole {
+export interface RoundingModel {
   program: Program;
   /** The columns of a share's purchases here, and in its own program. */
-  tagsOf: (share: Share) => { column: number; own: number }[];
+  tagsOf: (share: Subproblem) => { column: number; own: number }[];
 }
 
 /**
  * Goods g and tax t of each store in the smallest coin, rounded half up once a store as `assemble` does, over the
  * purchases y of all shares, and the trips of the mode. Cost: what leaves the pocket.
  */
-export const tillProgram = (input: PlanInput, shares: Share[], mode: Mode): Whole => {
+export const roundingModel = (input: PlanInput, shares: Subproblem[], mode: StoreScenario): RoundingModel => {
   const coin = 10 ** (6 - decimals(input.currency));
-  const { program, tags, column, row, purchase } = draft();
-  const columns = new Map<Share, { column: number; own: number }[]>();
+  const { program, tags, column, row, purchase } = newModelBuilder();
+  const columns = new Map<Subproblem, { column: number; own: number }[]>();
   for (const share of shares) {
     const before = tags.length;
     for (const offer of share.offers) purchase(offer, share.pieces, () => 0);

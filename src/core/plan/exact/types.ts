@@ -24,15 +24,15 @@ export interface Pattern {
 }
 
 /** What is to be cut, and what from. */
-export interface Cutup {
+export interface CuttingInstance {
   types: PieceType[];
   stocks: Stock[];
 }
 
 /** A pattern's worth, for the worths of its pieces. */
-export interface Priced {
+export interface PricingResult {
   /** What no pattern of the stock exceeds. */
-  most: number;
+  bound: number;
   /** The best found. */
   patterns: Pattern[];
 }
@@ -40,13 +40,13 @@ export interface Priced {
 /**
  * The ways to cut some stocks that share their pieces: the best for given worths of pieces, and all that come near it.
  */
-export interface Space {
+export interface PatternGenerator {
   /** Places in the list of stocks. */
   stocks: number[];
   /** It is cut both ways: not all its patterns can be looked through. */
   isParted: boolean;
   /** The best pattern of each stock for the worth of one piece of each type; none takes more of a type than `left` where that can be kept. */
-  price: (worth: Float64Array, left: number[]) => Priced[];
+  price: (worth: Float64Array, left: number[]) => PricingResult[];
   /** Good patterns that take no more of a type than `left`. */
   fill: (worth: Float64Array, left: number[]) => Pattern[];
   /**

@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../../measure';
+import type { LengthUnit } from '../../units';
 import { fail, ok, type Result } from '../../result';
 import * as fractions from './fraction';
 import type { Formula, FunctionName } from './readFormula';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { TICKS_PER_INCH, TICKS_PER_MM, type LengthUnit } from '../../measure';
+import { TICKS_PER_INCH, TICKS_PER_MM, type LengthUnit } from '../../units';
 import { fail, ok, type Result } from '../../result';
 import { must } from '../../testing';
 import {

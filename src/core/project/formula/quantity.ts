@@ -1,5 +1,5 @@
 import { fail, ok, type Result } from '../../result';
-import { TICKS_PER_INCH, TICKS_PER_MM, type LengthUnit } from '../../measure';
+import { TICKS_PER_INCH, TICKS_PER_MM, type LengthUnit } from '../../units';
 import * as fractions from './fraction';
 import { toFraction, toNumber, type Fraction } from './fraction';
 

@@ -1,8 +1,8 @@
 import jsep, { type Expression } from 'jsep';
-import { NUMBER, parseLength, plainCharacters } from '../../measure';
+import { NUMBER, parseLength, plainCharacters } from '../../units';
 import { byText } from '../../byText';
 import { fail, ok, type Result } from '../../result';
-import { parseSection, type Section } from '../../wood';
+import { parseSection, type Section } from '../../lumber';
 import { readFraction, toFraction, type Fraction } from './fraction';
 
 export type Side = 'thickness' | 'width';

@@ -1,0 +1,148 @@
+import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
+import { MICROS } from '../units';
+import {
+  measureToJson,
+  storeToJson,
+  type Book,
+  type JsonMeasure,
+  type JsonPrice,
+  type JsonStore,
+  type Measure,
+  type Price,
+} from '../project';
+
+/**
+ * A price book as columns: one list for each field, what repeats (items, notes) told once and pointed at. Lengths of
+ * all lists but `items`, `texts` and the sparse `rest` are the number of prices.
+ */
+interface Columns {
+  stores: JsonStore[];
+  /** Different items; measures as text and millimetres. */
+  items: JsonPrice['item'][];
+  texts: string[];
+  id: string[];
+  store: number[];
+  item: number[];
+  /** Millionths. */
+  price: number[];
+  unit: number[];
+  pack: number[];
+  minQty: number[];
+  /** -1: no limit. */
+  available: number[];
+  date: number[];
+  source: number[];
+  note: number[];
+  /** What few prices have, by their place in the lists. */
+  rest: Record<string, Pick<JsonPrice, 'weight' | 'rough' | 'extra'>>;
+}
+
+/** Numbers things in the order in which they are first met. */
+const numbering = <T>(keyOf: (thing: T) => string) => {
+  const places = new Map<string, number>();
+  const things: T[] = [];
+  return {
+    things,
+    place: (thing: T): number => {
+      const key = keyOf(thing);
+      const held = places.get(key);
+      if (held !== undefined) return held;
+      places.set(key, things.length);
+      things.push(thing);
+      return things.length - 1;
+    },
+  };
+};
+
+const measureOut = (measure: Measure | null): JsonMeasure | null => measure && measureToJson(measure);
+
+const columnsOf = (book: Book): Columns => {
+  const items = numbering<Price['item']>(
+    ({ kind, name, section, length, width, material }) =>
+      `${kind}|${name}|${section}|${length?.text}|${length?.ticks}|${width?.text}|${width?.ticks}|${material}`,
+  );
+  const texts = numbering<string>((text) => text);
+  const stores = Object.values(book.stores);
+  const storePlaces = new Map(stores.map(({ id }, index) => [id, index]));
+  const prices = Object.values(book.prices).filter(({ storeId }) => storePlaces.has(storeId));
+  const rest: Columns['rest'] = {};
+  prices.forEach(({ weight, rough, extra }, index) => {
+    if (weight || rough || extra)
+      rest[index] = {
+        ...(weight ? { weight } : {}),
+        ...(rough ? { rough: { ...rough, planing: measureToJson(rough.planing) } } : {}),
+        ...(extra ? { extra } : {}),
+      };
+  });
+  const columns = {
+    id: prices.map(({ id }) => id),
+    store: prices.map(({ storeId }) => storePlaces.get(storeId) ?? 0),
+    item: prices.map(({ item }) => items.place(item)),
+    price: prices.map(({ price }) => price),
+    unit: prices.map(({ unit }) => texts.place(unit)),
+    pack: prices.map(({ pack }) => pack),
+    minQty: prices.map(({ minQty }) => minQty),
+    available: prices.map(({ available }) => available ?? -1),
+    date: prices.map(({ date }) => texts.place(date ?? '')),
+    source: prices.map(({ source }) => texts.place(source)),
+    note: prices.map(({ note }) => texts.place(note)),
+  };
+  return {
+    stores: stores.map(storeToJson),
+    items: items.things.map((item) => ({
+      ...item,
+      length: measureOut(item.length),
+      width: measureOut(item.width),
+    })),
+    texts: texts.things,
+    ...columns,
+    rest,
+  };
+};
+
+/** Columns as the records they stand for; what a list lacks stays undefined, for the schema to refuse. */
+const recordsOf = (columns: Columns): { stores: JsonStore[]; prices: JsonPrice[] } => ({
+  stores: columns.stores,
+  prices: columns.id.map((id, index) => {
+    const text = (place: number | undefined) => columns.texts[place ?? -1];
+    const available = columns.available[index];
+    return {
+      id,
+      storeId: columns.stores[columns.store[index] ?? -1]?.id,
+      item: columns.items[columns.item[index] ?? -1],
+      price: (columns.price[index] ?? NaN) / MICROS,
+      unit: text(columns.unit[index]),
+      pack: columns.pack[index],
+      minQty: columns.minQty[index],
+      available: available === -1 ? null : available,
+      date: text(columns.date[index]) || null,
+      source: text(columns.source[index]),
+      note: text(columns.note[index]),
+      ...columns.rest[index],
+    } as JsonPrice;
+  }),
+});
+
+const CHUNK = 0x8000;
+
+const toBase64 = (bytes: Uint8Array): string => {
+  let binary = '';
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    binary += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
+  return btoa(binary);
+};
+
+const fromBase64 = (text: string): Uint8Array => Uint8Array.from(atob(text), (char) => char.charCodeAt(0));
+
+/** A book, with what is kept beside it, as compact text: columns, deflated, in base 64. */
+export const packColumns = (book: Book, beside: object): string =>
+  toBase64(deflateSync(strToU8(JSON.stringify({ ...columnsOf(book), beside })), { level: 4 }));
+
+/**
+ * Reads text of `packColumns` back as JSON records, for a schema to check. Throws when the text is cut or is
+ * no such text.
+ */
+export const unpackColumns = (text: string): { stores: JsonStore[]; prices: JsonPrice[]; beside: object } => {
+  const columns = JSON.parse(strFromU8(inflateSync(fromBase64(text)))) as Columns & { beside: object };
+  return { ...recordsOf(columns), beside: columns.beside };
+};

@@ -1,0 +1,100 @@
+import { fromMain, fromMm, MICROS } from '../units';
+import type { PlanToCheck } from '../plan';
+import type { Problem, Result } from '../result';
+import type { JsonPlan } from './planJson';
+
+const STATUSES = ['proved', 'bounded', 'infeasible'];
+
+/** Reads the text of a plan.json, for the checker. Problems: places in it that are not of the format. */
+export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
+  let json: Partial<JsonPlan>;
+  try {
+    json = JSON.parse(text) as Partial<JsonPlan>;
+  } catch (error) {
+    return {
+      ok: false,
+      problems: [{ code: 'plan', place: file, sentence: `this is not JSON: ${(error as Error).message}` }],
+    };
+  }
+  const problems: Problem[] = [];
+  const need = (isRight: boolean, place: string, sentence: string): void => {
+    if (!isRight) problems.push({ code: 'plan', place: `${file}: ${place}`, sentence });
+  };
+  const isNumber = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
+  const isText = (value: unknown): boolean => typeof value === 'string';
+  if (typeof json !== 'object' || json === null || Array.isArray(json))
+    return { ok: false, problems: [{ code: 'plan', place: file, sentence: 'this is no plan' }] };
+  need(STATUSES.includes(json.status ?? ''), 'status', `is none of ${STATUSES.join(', ')}`);
+  need(isText(json.currency), 'currency', 'is missing');
+  for (const sum of ['total', 'lowerBound', 'goods', 'tax', 'trips', 'shipping'] as const)
+    need(isNumber(json[sum]), sum, 'is not a number');
+  need(Array.isArray(json.buys), 'buys', 'is not a list');
+  need(Array.isArray(json.layouts), 'layouts', 'is not a list');
+  if (problems.length > 0) return { ok: false, problems };
+  const plan = json as JsonPlan;
+  plan.buys.forEach((buy, index) => {
+    for (const field of ['store', 'item', 'kind', 'section', 'material'] as const)
+      need(isText(buy[field]), `buys[${index}].${field}`, 'is not a text');
+    for (const field of ['length', 'pack', 'qty', 'unitPrice', 'cost'] as const)
+      need(isNumber(buy[field]), `buys[${index}].${field}`, 'is not a number');
+  });
+  plan.layouts.forEach((layout, index) => {
+    const place = `layouts[${index}]`;
+    for (const field of ['count', 'length', 'width'] as const)
+      need(isNumber(layout[field]), `${place}.${field}`, 'is not a number');
+    const isSource =
+      typeof layout.source === 'object' &&
+      layout.source !== null &&
+      ('owned' in layout.source || 'store' in layout.source);
+    need(isSource, `${place}.source`, 'is neither a purchase nor owned');
+    need(isText(layout.material) && isText(layout.section), place, 'lacks its section or material');
+    const areRight =
+      Array.isArray(layout.pieces) &&
+      layout.pieces.every(
+        ({ part, group, outline }) =>
+          isText(part) &&
+          isText(group) &&
+          Array.isArray(outline) &&
+          outline.every((corner) => Array.isArray(corner) && corner.length === 2 && corner.every(isNumber)),
+      );
+    need(areRight, `${place}.pieces`, 'are not pieces with their outlines');
+  });
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: inTicks(plan) };
+};
+
+const CUT = /^(crosscut|rip) at ([\d.]+)$/;
+
+const inTicks = (plan: JsonPlan): PlanToCheck => {
+  const money = (main: number) => fromMain(main, plan.currency);
+  return {
+    status: plan.status,
+    total: money(plan.total),
+    lowerBound: money(plan.lowerBound),
+    goods: money(plan.goods),
+    tax: money(plan.tax),
+    trips: money(plan.trips),
+    shipping: money(plan.shipping),
+    buys: plan.buys.map((buy) => ({
+      ...buy,
+      length: fromMm(buy.length),
+      width: fromMm(buy.width ?? 0),
+      unitPrice: Math.round(buy.unitPrice * MICROS),
+      cost: Math.round(buy.cost * MICROS),
+      spare: buy.spare ?? 0,
+    })),
+    layouts: plan.layouts.map((layout) => ({
+      ...layout,
+      length: fromMm(layout.length),
+      width: fromMm(layout.width),
+      pieces: layout.pieces.map(({ part, group, outline }) => ({
+        part,
+        group,
+        outline: outline.map(([x, y]): [number, number] => [fromMm(x), fromMm(y)]),
+      })),
+      storeCuts: (layout.storeCuts ?? []).flatMap((text) => {
+        const [, kind, at] = CUT.exec(text) ?? [];
+        return kind ? [{ kind: kind as 'crosscut' | 'rip', at: fromMm(Number(at)) }] : [];
+      }),
+    })),
+  };
+};

@@ -1,0 +1,257 @@
+import {
+  againstTargets,
+  typedPriceLines,
+  byCategory,
+  costsOf,
+  eachOf,
+  inThePiece,
+  inThePieceOfAll,
+  ledgerOf,
+  paidFor,
+  paidInAll,
+  projectMoney,
+} from '../budget';
+import { capital } from '../capital';
+import { formatDay, formatLength, formatMoney, writeMoney, type Minor } from '../units';
+import { shownPlan, type Plan } from '../plan';
+import { resolve, type Book, type Project, type ResolvedPart } from '../project';
+import { writeTable } from './table';
+
+/** One line of a report. */
+export interface ReportRow {
+  what: string;
+  quantity: string;
+  detail: string;
+  /** Null: there is none to tell. */
+  sum: Minor | null;
+  isSum?: boolean;
+}
+
+/** A project on one page: what it is made of, what is to buy, what was paid, what it costs, how that stands to the target. */
+export interface Report {
+  title: string;
+  date: string;
+  currency: string;
+  sections: { title: string; columns: [string, string, string, string]; rows: ReportRow[] }[];
+}
+
+/** The report of a project as it stands. */
+export const reportOf = (project: Project, book: Book, plan: Plan | null, date: string): Report => {
+  const shown = shownPlan(plan);
+  const sections = [
+    target(project, book, plan),
+    parts(project, book, shown),
+    toBuy(project, book, shown),
+    paid(project, book, plan),
+    costs(project, book, plan),
+  ];
+  return {
+    title: project.name,
+    date,
+    currency: project.currency,
+    sections: sections.filter(({ rows }) => rows.length > 0),
+  };
+};
+
+type Section = Report['sections'][number];
+
+const row = (
+  what: string,
+  quantity: string | number,
+  detail: string,
+  sum: Minor | null,
+  isSum = false,
+): ReportRow => ({
+  what,
+  quantity: String(quantity),
+  detail,
+  sum,
+  ...(isSum ? { isSum } : {}),
+});
+
+const target = (project: Project, book: Book, plan: Plan | null): Section => {
+  const money = projectMoney(project, book, plan);
+  const rows = againstTargets(
+    project,
+    byCategory(ledgerOf(project, book, plan), plan, typedPriceLines(project, book)),
+  );
+  const said = (sum: Minor) => formatMoney(sum, project.currency);
+  return {
+    title: 'Money',
+    columns: ['', '', '', 'Sum'],
+    rows: [
+      ...rows.map(({ category, spent, toBuy: open, target: own }) =>
+        row(
+          capital(category),
+          '',
+          [`${said(spent)} spent, ${said(open)} to buy`, own === null ? '' : `target ${said(own)}`]
+            .filter(Boolean)
+            .join(', '),
+          spent + open,
+        ),
+      ),
+      row('Spent', '', '', money.spent),
+      row('To buy', '', money.complete ? '' : 'so far: something has no price yet', money.toBuy),
+      ...(money.reserve > 0 ? [row('Held back', '', 'of what is still to buy', money.reserve)] : []),
+      row(
+        'When it is done',
+        '',
+        project.budget?.date ? `by ${formatDay(project.budget.date)}` : '',
+        money.forecast,
+        true,
+      ),
+      ...(money.target === null || money.left === null
+        ? []
+        : [
+            row('Target', '', '', money.target),
+            row(money.left < 0 ? 'Over target' : 'Left', '', '', Math.abs(money.left), true),
+          ]),
+    ],
+  };
+};
+
+const parts = (project: Project, book: Book, plan: Plan | null): Section => {
+  const costOf = plan ? inThePiece(project, plan, book) : {};
+  const made = resolve(project, book.materials).parts;
+  return {
+    title: 'Parts',
+    columns: ['Part', 'How many', 'Size and material', 'In the piece'],
+    rows: made.map((part) => row(part.name, part.count, sizeOf(part, project), costOf[part.id] ?? null)),
+  };
+};
+
+const sizeOf = (part: ResolvedPart, { unit }: Project): string => {
+  if (part.kind === 'hardware') return part.item === part.name ? '' : part.item;
+  const length = formatLength(part.length, unit);
+  const size = part.kind === 'sheet' ? `${length} x ${formatLength(part.width, unit)}` : length;
+  return [part.section?.name ?? '', size, part.materials.join(' or ')].filter(Boolean).join(', ');
+};
+
+const toBuy = (project: Project, book: Book, plan: Plan | null): Section => {
+  const buys = (plan?.buys ?? []).map((buy) =>
+    row(
+      buy.item,
+      buy.qty,
+      [buy.store, buy.pack > 1 ? `packs of ${buy.pack}` : ''].filter(Boolean).join(', '),
+      buy.costWithTax,
+    ),
+  );
+  const beside = typedPriceLines(project, book).map(({ item, quantity, costWithTax: sum }) =>
+    row(item, quantity, 'anywhere', sum),
+  );
+  const extras = (plan?.stores ?? []).flatMap(({ store, trip, shipping }) =>
+    trip + shipping > 0 ? [row(trip > 0 ? 'Trip' : 'Shipping', '', store, trip + shipping)] : [],
+  );
+  const rows = [...buys, ...beside, ...extras];
+  const sum = rows.reduce((all, one) => all + (one.sum ?? 0), 0);
+  return {
+    title: 'To buy',
+    columns: ['Item', 'How many', 'Where', 'With tax'],
+    rows: rows.length > 0 ? [...rows, row('To buy in all', '', '', sum, true)] : [],
+  };
+};
+
+const paid = (project: Project, book: Book, plan: Plan | null): Section => {
+  const entries = ledgerOf(project, book, plan);
+  const rows = [...entries]
+    .reverse()
+    .map((entry) =>
+      row(entry.item, entry.quantity, `${formatDay(entry.date)}, ${entry.store}`, paidFor(entry)),
+    );
+  const sum = paidInAll(entries);
+  return {
+    title: 'Paid',
+    columns: ['Item', 'How many', 'When and where', 'With tax'],
+    rows: rows.length > 0 ? [...rows, row('Paid in all', '', '', sum, true)] : [],
+  };
+};
+
+const costs = (project: Project, book: Book, plan: Plan | null): Section => {
+  const shown = shownPlan(plan);
+  const inPiece = shown ? inThePieceOfAll(project, shown, book) : 0;
+  const found = costsOf(project, { inPiece, atTill: projectMoney(project, book, plan).total });
+  const { builds } = project;
+  const each = builds > 1 ? `each of ${builds}` : '';
+  const tools = found.tools.reduce((sum, { counted }) => sum + counted, 0);
+  const counted = [
+    ['tools', tools],
+    ['travel', found.travel],
+    ['power', found.power],
+    ['hours', found.labour],
+    ['beside', found.otherCosts],
+  ] as const;
+  const made = counted
+    .filter(([, sum]) => sum > 0)
+    .map(([name, sum]) => `${name} ${formatMoney(sum, project.currency)}`);
+  return {
+    title: 'What it costs',
+    columns: ['', '', each, 'Sum'],
+    rows: [
+      row('In the piece', '', 'what it uses up', eachOf(found.inPiece, project)),
+      row('At the till', '', 'whole boards, boxes and cans, tax and trips', eachOf(found.atTill, project)),
+      row(
+        'All in',
+        '',
+        made.length > 0 ? `with ${made.join(', ')}` : 'nothing beside the till is told',
+        eachOf(found.allIn, project),
+        true,
+      ),
+    ],
+  };
+};
+
+/** A report as CSV: a line for each row, the section in front; sums in main units. */
+export const reportCsv = ({ sections, currency }: Report): string =>
+  writeTable(
+    ['section', 'what', 'quantity', 'detail', 'sum'],
+    sections.flatMap(({ title, rows }) =>
+      rows.map(({ what, quantity, detail, sum }) => ({
+        section: title,
+        what,
+        quantity,
+        detail,
+        sum: sum === null ? '' : writeMoney(sum, currency),
+      })),
+    ),
+  );
+
+const STYLE = `
+  @page { size: auto; margin: 12mm; }
+  * { box-sizing: border-box; }
+  body { margin: 0; padding: 14px; font: 11px/1.35 sans-serif; color: #20302b; background: #fff; font-variant-numeric: tabular-nums; }
+  header { border-bottom: 2px solid #20302b; margin-bottom: 8px; display: flex; justify-content: space-between; align-items: baseline; gap: 12px; flex-wrap: wrap; }
+  h1 { font-size: 19px; margin: 0; }
+  main { columns: 2 300px; column-gap: 18px; }
+  section { margin-bottom: 10px; }
+  h2 { font-size: 13px; margin: 0 0 2px; break-after: avoid; }
+  table { width: 100%; border-collapse: collapse; }
+  tr { break-inside: avoid; }
+  th { text-align: left; font-weight: normal; color: #56625c; }
+  td, th { padding: 1.5px 4px 1.5px 0; border-bottom: 1px solid #d9d0c0; vertical-align: top; }
+  .number { text-align: right; white-space: nowrap; padding-right: 6px; }
+  .sum td { font-weight: bold; border-bottom: 1px solid #20302b; }
+  @media print { body { padding: 0; font-size: 9px; } }
+`;
+
+/** A report as a page of HTML, complete in itself, that fits a sheet of paper where the project is not large. */
+export const reportHtml = ({ title, date, currency, sections }: Report): string => {
+  const money = (sum: Minor | null) => (sum === null ? '' : formatMoney(sum, currency));
+  const cells = (tag: 'td' | 'th', texts: string[]) =>
+    texts
+      .map((text, index) => `<${tag}${index % 2 === 1 ? ' class="number"' : ''}>${plain(text)}</${tag}>`)
+      .join('');
+  const body = sections.map(
+    ({ title: name, columns, rows }) =>
+      `<section><h2>${plain(name)}</h2><table><thead><tr>${cells('th', columns)}</tr></thead><tbody>${rows
+        .map(
+          (line) =>
+            `<tr${line.isSum ? ' class="sum"' : ''}>${cells('td', [line.what, line.quantity, line.detail, money(line.sum)])}</tr>`,
+        )
+        .join('')}</tbody></table></section>`,
+  );
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main>${body.join('')}</main></body></html>`;
+};
+
+/** Text without what HTML would read as its own. */
+const plain = (text: string): string =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');

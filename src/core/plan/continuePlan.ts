@@ -1,0 +1,148 @@
+import { disjointSets } from '../disjointSets';
+import { nameKey } from '../lumber';
+import { paidAt } from './assemble';
+import type { Owned, PlanInput } from './input';
+import { planCost, type Buy, type Layout, type Plan } from './types';
+
+/** A plan with what it followed from. */
+export interface PreviousPlan {
+  plan: Plan;
+  input: Pick<PlanInput, 'parts' | 'settings' | 'unit' | 'currency' | 'owned'>;
+}
+
+/**
+ * What is left of a plan after some of it was bought: the same boards cut the same way, those that are there now from what
+ * is owned, at the prices of today. What is not sold any more, or not enough of it, is taken from `anew`, with all that is
+ * cut from the same stuff. Null where it does not hold: other parts or settings, or less is there than before. So that
+ * a list does not change by itself while it is ticked.
+ */
+export const continuePlan = (
+  { plan, input: before }: PreviousPlan,
+  input: PlanInput,
+  anew: Plan,
+): Plan | null => {
+  const isSame = (side: 'parts' | 'settings' | 'unit' | 'currency') =>
+    before[side] === input[side] || JSON.stringify(before[side]) === JSON.stringify(input[side]);
+  if (plan.status === 'infeasible' || anew.status === 'infeasible' || input.problems.length > 0) return null;
+  if (!isSame('parts') || !isSame('settings') || !isSame('unit') || !isSame('currency')) return null;
+  const received = receivedSince(before.owned, input.owned);
+  if (!received) return null;
+  const taken = new Map<string, number>();
+  const left = plan.buys.flatMap((buy): Buy[] => {
+    const pile = received.get(keyOf(buy));
+    const packs = Math.min(buy.qty, Math.floor((pile?.count ?? 0) / buy.pack));
+    if (pile) pile.count -= packs * buy.pack;
+    taken.set(sourceKey(buy), packs * buy.pack + (taken.get(sourceKey(buy)) ?? 0));
+    return packs === buy.qty ? [] : [{ ...buy, qty: buy.qty - packs }];
+  });
+  const layouts = plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, received));
+  // A part may be cut from several stuffs: they hang together.
+  const setOf = disjointSets(
+    [...layouts, ...anew.layouts].map((layout) => [
+      stockSpecKey(layout),
+      ...layout.pieces.map(({ partId }) => partId),
+    ]),
+  );
+  const offerOf = ({ offerKey }: Buy) => input.offers.find(({ key }) => key === offerKey);
+  const isSold = (buy: Buy) => {
+    const offer = offerOf(buy);
+    return (
+      offer !== undefined &&
+      offer.tiers.some(({ minQty }) => minQty <= buy.qty) &&
+      buy.qty <= (offer.available ?? Infinity)
+    );
+  };
+  const gone = new Set(left.filter((buy) => !isSold(buy)).map((buy) => setOf(stockSpecKey(buy))));
+  const isGone = (key: string) => gone.has(setOf(key));
+  const buys = [
+    ...left.filter((buy) => !isGone(stockSpecKey(buy))),
+    ...anew.buys.filter((buy) => isGone(stockSpecKey(buy))),
+  ];
+  return paidAt(
+    input,
+    buys.flatMap((buy) => {
+      const offer = offerOf(buy);
+      return offer ? [{ offer, quantity: buy.qty }] : [];
+    }),
+    [
+      ...layouts.filter((one) => !isGone(stockSpecKey(one))),
+      ...anew.layouts.filter((one) => isGone(stockSpecKey(one))),
+    ],
+    [
+      ...plan.short.filter(({ partId }) => !isGone(partId)),
+      ...anew.short.filter(({ partId }) => isGone(partId)),
+    ],
+  );
+};
+
+type StockSpec = Pick<Buy, 'kind' | 'section' | 'material'> & { item?: string };
+
+/** What a board or sheet is, whatever its length; an item by its name. */
+const stockSpecKey = ({ kind, item = '', section, material }: StockSpec): string =>
+  kind === 'hardware' ? nameKey(item) : [kind, nameKey(section), nameKey(material)].join(':');
+
+/** The same with its size. */
+const keyOf = (of: StockSpec & Pick<Buy, 'length' | 'width'>): string =>
+  of.kind === 'hardware'
+    ? stockSpecKey(of)
+    : [stockSpecKey(of), of.length, of.kind === 'sheet' ? of.width : ''].join(':');
+
+interface Received {
+  name: string;
+  value: number;
+  count: number;
+}
+
+/** What is owned now and was not before, by thing; null where something is gone. */
+const receivedSince = (before: Owned[], now: Owned[]): Map<string, Received> | null => {
+  const come = new Map<string, Received>();
+  for (const { count, name, value, ...pile } of now) {
+    const key = keyOf({ ...pile, item: name });
+    come.set(key, { name, value, count: count + (come.get(key)?.count ?? 0) });
+  }
+  for (const pile of before) {
+    const held = come.get(keyOf({ ...pile, item: pile.name }));
+    if (pile.count > (held?.count ?? 0)) return null;
+    if (held) held.count -= pile.count;
+  }
+  return come;
+};
+
+const sourceKey = ({ storeId, item, length }: Pick<Buy, 'storeId' | 'item' | 'length'>): string =>
+  [storeId, nameKey(item), length].join(':');
+
+/** A layout from a store, as much of it as is there now from what is owned. */
+const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<string, Received>): Layout[] => {
+  if ('owned' in layout.source) return [layout];
+  const key = sourceKey({ ...layout.source, length: layout.length });
+  const there = Math.min(layout.count, taken.get(key) ?? 0);
+  taken.set(key, (taken.get(key) ?? 0) - there);
+  const pile = come.get(keyOf(layout));
+  const owned: Layout = {
+    ...layout,
+    count: there,
+    source: { owned: pile?.name ?? layout.source.item },
+    value: pile?.value ?? layout.value,
+    storeCuts: [],
+  };
+  return [owned, { ...layout, count: layout.count - there }].filter(({ count }) => count > 0);
+};
+
+/**
+ * Of the plan on screen and one that a search has come to, the one to show: what is on screen stays unless the other is
+ * better, and takes from it what is known of the least that any costs.
+ */
+export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
+  if (!found || found.status === 'infeasible') return shown;
+  if (!shown) return found;
+  const known = found.lowerBound + found.committedShipping - shown.committedShipping;
+  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: known };
+  if (planCost(found) <= planCost(shown)) return found;
+  return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, known)) };
+};
+
+/** Whether two plans come to the same, spares and all. */
+const isAsGood = (a: Plan, b: Plan): boolean => planCost(a) === planCost(b) && spareCost(a) === spareCost(b);
+
+const spareCost = ({ buys }: Plan): number =>
+  buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0);

@@ -1,0 +1,11 @@
+export * from './perPurchase';
+export { isNewer, normalisedPrice, type NormalisedPrice } from './observations';
+export * from './offers';
+export * from './compared';
+export * from './needs';
+export * from './history';
+export * from './weight';
+export * from './rough';
+export * from './priceOutlier';
+export * from './merge';
+export * from './grid';
