@@ -49,7 +49,7 @@ test('all in are travel by distance, power, hours at their rate, tools told besi
     tools: [{ id: 't', name: 'clamp', price: 900, charge: { way: 'spread' as const, over: 3 } }],
   };
   const costs = costsOf(withSaw({ work }), sums);
-  expect(costs).toMatchObject({ travel: 1340, power: 48, labour: 3000, beside: 120 });
+  expect(costs).toMatchObject({ travel: 1340, power: 48, labour: 3000, otherCosts: 120 });
   expect(costs.allIn).toBe(6620 + 1340 + 48 + 3000 + 120 + 300);
 });
 

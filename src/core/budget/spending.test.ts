@@ -287,7 +287,7 @@ test('what has a typed price is to buy until it is bought; what is owned costs n
     extras: [hire, { ...emptyExtra('o'), name: 'oil', amount: '1', isOwned: true }],
   };
   expect(typedPriceLines(with2, book)).toMatchObject([
-    { item: 'auger hire', quantity: 2, paid: 5000, category: 'tools' },
+    { item: 'auger hire', quantity: 2, costWithTax: 5000, category: 'tools' },
   ]);
   const line = {
     item: hardwareItem('Auger hire'),
@@ -301,7 +301,7 @@ test('what has a typed price is to buy until it is bought; what is owned costs n
     ...with2,
     purchases: [{ id: 'p', date: '2026-11-25', storeId: '', store: 'Fair', note: '', lines: [line] }],
   };
-  expect(typedPriceLines(once, book)).toMatchObject([{ quantity: 1, paid: 2500 }]);
+  expect(typedPriceLines(once, book)).toMatchObject([{ quantity: 1, costWithTax: 2500 }]);
   const plan = planOf(once, book);
   expect(projectMoney(once, book, plan).toBuy).toBe(plan.total + 2500);
 });

@@ -66,7 +66,7 @@ test('ripping 2x4s makes two 2x2s for about the price of one (common practice)',
   const made = fromCsv(given);
   expect(costOf(made)).toBe(8 * 360);
   const [way] = waysOf(made).filter(({ title }) => title.startsWith('Rip'));
-  expect(way).toMatchObject({ saves: 8 * 360 - 4 * 380, catch: expect.stringMatching(/table saw/) });
+  expect(way).toMatchObject({ saves: 8 * 360 - 4 * 380, tradeOff: expect.stringMatching(/table saw/) });
   const ranking = unitRankings(made.book, 'USD', 'in', fromInches(1 / 8)).find(
     ({ kind }) => kind === 'ripped',
   );
@@ -126,7 +126,7 @@ test('a dimension just over a length: an inch and a quarter less, and one 1x10 f
   expect(way).toMatchObject({
     title: 'Shelf 1 1/8" shorter',
     saves: 1480,
-    catch: 'One 1x10x8 pine less. See that it still fits.',
+    tradeOff: 'One 1x10x8 pine less. See that it still fits.',
   });
 });
 
@@ -136,7 +136,7 @@ test('a part allowed 1/16 short, where two halves of a board lack a kerf; half p
     prices: 'store,section,length,material,price\nYard,2x4,8ft,stud,4',
   });
   const short = waysOf(halves).find(({ title }) => title.includes('come out'));
-  expect(short).toMatchObject({ saves: 1600, catch: expect.stringMatching(/^8 pieces do/) });
+  expect(short).toMatchObject({ saves: 1600, tradeOff: expect.stringMatching(/^8 pieces do/) });
   const panel = fromCsv({
     parts: 'part,qty,kind,section,length,width\nBack,1,sheet,3/4in,49,40',
     prices:
@@ -145,7 +145,7 @@ test('a part allowed 1/16 short, where two halves of a board lack a kerf; half p
   const way = waysOf(panel).find(({ title }) => title.startsWith('Back'));
   expect(way).toMatchObject({
     saves: 2600,
-    catch: 'One whole panel less, one half panel more. See that it still fits.',
+    tradeOff: 'One whole panel less, one half panel more. See that it still fits.',
   });
 });
 
@@ -205,7 +205,7 @@ test('a cheaper grade brings its spare boards into the price', () => {
   // Ten, and one in ten against defects.
   expect(way).toMatchObject({
     saves: 5000 - 3300,
-    catch: expect.stringMatching(/1 spare board is in the price/),
+    tradeOff: expect.stringMatching(/1 spare board is in the price/),
   });
   const outcome = outcomeOf(given.project, given.book, planOf(given.project, given.book));
   expect(outcome?.boards).toBe(10);

@@ -65,7 +65,7 @@ test('left for other projects it is a way to save, which says what is bought les
   );
   expect(found.find(({ id }) => id === 'rack')).toMatchObject({
     saves: 800,
-    catch: expect.stringMatching(/^Four hook less, one 2x4x8 stud less/),
+    tradeOff: expect.stringMatching(/^Four hook less, one 2x4x8 stud less/),
   });
   const names = (project: Project) => proposalsFor(project, book, null).map(({ name }) => name);
   expect(names(left)).toContain('The rack first');

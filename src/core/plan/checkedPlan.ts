@@ -30,7 +30,7 @@ const checked = (plan: Plan, against: CheckAgainst): Plan => {
     tax: 0,
     trips: 0,
     shipping: 0,
-    due: 0,
+    committedShipping: 0,
     buys: [],
     layouts: [],
     short: [],
