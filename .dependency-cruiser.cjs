@@ -1,4 +1,4 @@
-/** Arrows point down only: app → features → (ui, data, planning) → core, and in core only up the list. */
+/** Arrows point down only: app → features → (hooks, ui) → state → (data, workers) → core, and in core only up the list. */
 const CORE = ['units', 'lumber', 'project', 'takeoff', 'pricing', 'plan', 'budget', 'compare', 'io'];
 const tests = '\\.test\\.tsx?$|^src/core/testing\\.ts$';
 
@@ -12,7 +12,7 @@ const layer = (name, from, to, pathNot) => ({
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: { pathNot: tests }, to: { circular: true } },
-    layer('core-knows-nothing-above-it', '^src/core/', '^src/(app|features|ui|data|planning|reading)/'),
+    layer('core-knows-nothing-above-it', '^src/core/', '^src/(app|features|ui|hooks|state|data|workers)/'),
     layer(
       'core-has-no-interface-storage-or-network',
       '^src/core/',
@@ -24,10 +24,17 @@ module.exports = {
       from: { path: `^src/core/${folder}/`, pathNot: tests },
       to: { path: `^src/core/(${CORE.slice(index + 1).join('|') || 'none'})/` },
     })),
-    layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|data|planning|reading)/'),
-    layer('data-knows-no-screens', '^src/data/', '^src/(app|features|ui|planning|reading)/'),
-    layer('workers-know-no-screens', '^src/(planning|reading)/', '^src/(app|features|ui|data)/'),
-    layer('cli-knows-the-core-alone', '^src/cli/', '^src/(app|features|ui|data|planning|reading)/'),
+    layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|hooks|state|data|workers)/'),
+    layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|features|ui)/'),
+    layer('state-knows-no-screens', '^src/state/', '^src/(app|features|ui|hooks)/'),
+    layer(
+      'state-has-no-react',
+      '^src/state/',
+      'node_modules/(react|react-dom|react-native|@tanstack/react-query)/',
+    ),
+    layer('data-knows-no-screens-or-state', '^src/data/', '^src/(app|features|ui|hooks|state|workers)/'),
+    layer('workers-know-the-core-alone', '^src/workers/', '^src/(app|features|ui|hooks|state|data)/'),
+    layer('cli-knows-the-core-alone', '^src/cli/', '^src/(app|features|ui|hooks|state|data|workers)/'),
     layer('features-know-no-routes', '^src/features/', '^src/app/'),
     {
       name: 'features-do-not-import-each-other',
@@ -35,7 +42,7 @@ module.exports = {
       from: { path: '^src/features/([^/]+)/', pathNot: tests },
       to: { path: '^src/features/([^/]+)/', pathNot: '^src/features/$1/' },
     },
-    layer('routes-name-features', '^src/app/', '^src/(data|planning|reading|core)/'),
+    layer('routes-name-features', '^src/app/', '^src/(hooks|state|data|workers|core)/'),
     {
       name: 'only-data-touches-storage',
       severity: 'error',

@@ -9,7 +9,7 @@ module.exports = {
       ...shared,
       displayName: 'core',
       preset: 'jest-expo/node',
-      testMatch: ['<rootDir>/src/{cli,core,data,planning}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{cli,core,data,state}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
     },
     {
       ...shared,

@@ -7,7 +7,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { readPrices, rowsForBook } from '@/core/io';
 import { emptyBook, emptyHistory, type Book } from '@/core/project';
-import { DEFAULT_SETTINGS, packBook, packSettings } from '@/data/records';
+import { packBook } from '@/core/io/packedBook';
+import { DEFAULT_SETTINGS, packSettings } from '@/data/records';
 import { launch, serve, visit, WIDE } from '../e2e/browser';
 
 const RECORD = 'bench/prices.json';
@@ -45,7 +46,7 @@ const bookOf = (rows: number, stores: number): Book => {
   };
 };
 
-const kept = (book: Book): string => packBook({ revision: 1, book, history: emptyHistory() });
+const kept = (book: Book): string => packBook({ book, history: emptyHistory() }, { tag: 'bench', parent: null });
 
 const inBrowser = async (): Promise<{
   openMs: number;

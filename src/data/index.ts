@@ -1,12 +1,11 @@
-export * from './hooks';
 export * from './notices';
 export * from './newVersion';
-export { addProject, setDeleted, runOnBook as changeBook } from './workspace';
 export { DAYS_KEPT } from './repository';
-export { STALE_AFTER } from './records';
-export type { Damaged, ProjectRecord, Settings } from './records';
+export { DEFAULT_SETTINGS, STALE_AFTER } from './records';
+export type { BookRecord, Damaged, ProjectRecord, Settings } from './records';
 export * from './files';
 export * from './ids';
 export * from './drafts';
 export * from './feed';
 export * from './storageUsage';
+export * from './keptPlans';

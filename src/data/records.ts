@@ -8,13 +8,6 @@ import {
   projectFromJson,
   projectToJson,
   purchasesToJson,
-  rackToJson,
-  schemaProblems,
-  validateBookRecord,
-  validateProjectRecord,
-  validateSettingsRecord,
-  type Book,
-  type Change,
   type History,
   type JsonBook,
   type JsonMeasure,
@@ -23,24 +16,26 @@ import {
   type Measure,
   type Project,
 } from '@/core/project';
-import { packColumns, unpackColumns } from '@/core/io';
+import {
+  schemaProblems,
+  validateBookRecord,
+  validateProjectRecord,
+  validateSettingsRecord,
+} from '@/core/project/validation';
+import { unpackColumns } from '@/core/io/packedBook';
+import type { BookRecord, Tags } from '@/core/io/packedBook';
 import type { LengthUnit } from '@/core/units';
 import { ok, type Problem, type Result } from '@/core/result';
 
-/** A project as it is kept: with its revision, for the second tab, and its changes, for undo. */
+/** A project as it is kept: with its changes, for undo. */
 export interface ProjectRecord {
-  revision: number;
   project: Project;
   history: History;
   /** When it was deleted; it is recoverable for 30 days. */
   deletedAt: number | null;
 }
 
-export interface BookRecord {
-  revision: number;
-  book: Book;
-  history: History;
-}
+export type { BookRecord, Tags };
 
 /** What new projects start with, and how the app looks. */
 export interface Settings {
@@ -67,11 +62,30 @@ export const DEFAULT_SETTINGS: Settings = {
 };
 
 /** The version in which everything is written now. */
-export const STORED_VERSION = 1;
+export const STORED_VERSION = 2;
 
 /** Steps that bring data of a version to the next: `MIGRATIONS[1]` makes version 2 of it. */
 export type Migrations = Record<number, (data: unknown) => unknown>;
-const MIGRATIONS: Migrations = {};
+const MIGRATIONS: Migrations = { 1: (data) => withoutRevision(data) };
+
+/** Of before a record was told from another by its tag. */
+const withoutRevision = (data: unknown): unknown => {
+  if (typeof data !== 'object' || data === null) return data;
+  const { revision: _, ...rest } = data as { revision?: unknown };
+  return rest;
+};
+
+const TAGGED = /^\{"version":\d+,"tag":"([^"]+)"/;
+const NUMBERED = /^\{"version":1,"data":\{"revision":(\d+)/;
+const BOOK_TAGGED = /^billet-book 3 (\S+) \S+ /;
+const BOOK_NUMBERED = /^billet-book 2 (\d+) /;
+
+/** The tag of a stored record, from its first characters. Null: it has none, and any writing may follow it. */
+export const tagOf = (text: string): string | null =>
+  TAGGED.exec(text)?.[1] ??
+  BOOK_TAGGED.exec(text)?.[1] ??
+  (NUMBERED.exec(text) ?? BOOK_NUMBERED.exec(text))?.[1] ??
+  null;
 
 /** Carries data forward, version by version. Problems: `newer`, when it was written by a later Billet. */
 export const migrate = (
@@ -114,11 +128,15 @@ const unpack = <T>(text: string, validate: Validator): Result<T> => {
   return ok(carried.value as T);
 };
 
-const pack = (data: unknown): string => JSON.stringify({ version: STORED_VERSION, data });
+/** A project record as the text that is stored. */
+export const packProject = ({ project, history, deletedAt }: ProjectRecord, tags: Tags): string =>
+  JSON.stringify({
+    version: STORED_VERSION,
+    ...tags,
+    data: { history, deletedAt, project: projectToJson(project), purchases: purchasesToJson(project) },
+  });
 
-export const packProject = ({ project, ...record }: ProjectRecord): string =>
-  pack({ ...record, project: projectToJson(project), purchases: purchasesToJson(project) });
-
+/** A stored text as a project record. */
 export const unpackProject = (text: string): Result<ProjectRecord> => {
   type Kept = Omit<ProjectRecord, 'project'> & { project: JsonProject; purchases: JsonPurchase[] };
   const kept = unpack<Kept>(text, validateProjectRecord);
@@ -127,41 +145,15 @@ export const unpackProject = (text: string): Result<ProjectRecord> => {
   return ok({ ...record, project: projectFromJson(project, purchases) });
 };
 
-/** Patches that the history of the book may hold when it is written: an import of thousands is undone while the page is open. */
-const KEPT_PATCHES = 1000;
-
-const newestWithin = (changes: Change[]): Change[] => {
-  let patches = 0;
-  const tooMany = changes.findLastIndex((change) => {
-    patches += change.patches.length + change.inverse.length;
-    return patches > KEPT_PATCHES;
-  });
-  return changes.slice(tooMany + 1);
-};
-
-/** The price book, compact: `book 2`, its revision, and the packed columns. */
-export const packBook = ({ book, revision, history }: BookRecord): string =>
-  `${BOOK_HEAD} ${revision} ${packColumns(book, {
-    ...(book.materials ? { materials: Object.values(book.materials) } : {}),
-    ...(book.rack ? { rack: rackToJson(book.rack) } : {}),
-    ...(book.tools ? { tools: Object.values(book.tools) } : {}),
-    history: { past: newestWithin(history.past), future: newestWithin(history.future) },
-  })}`;
-
-/** The revision of a kept book, without reading the whole; null: it is no such text. */
-export const revisionOfBook = (text: string): number | null => {
-  const packed = PACKED_BOOK.exec(text);
-  return packed ? Number(packed[1]) : null;
-};
-
+/** A stored text as the price book. */
 export const unpackBook = (text: string): Result<BookRecord> => {
   const packed = PACKED_BOOK.exec(text);
-  type Kept = Omit<BookRecord, 'book'> & JsonBook;
+  type Kept = Omit<BookRecord, 'book'> & JsonBook & { revision?: number };
   const kept = packed ? unpackPacked<Kept>(packed) : unpack<Kept>(text, validateBookRecord);
   if (!kept.ok) return kept;
-  const { stores, prices, materials, rack, tools, ...record } = kept.value;
+  const { stores, prices, materials, rack, tools, history } = kept.value;
   return ok({
-    ...record,
+    history,
     book: bookFromJson({
       stores,
       prices,
@@ -172,14 +164,13 @@ export const unpackBook = (text: string): Result<BookRecord> => {
   });
 };
 
-const BOOK_HEAD = 'billet-book 2';
-const PACKED_BOOK = /^billet-book 2 (\d+) /;
+const PACKED_BOOK = /^billet-book (?:2 \d+|3 \S+ \S+) /;
 
 const unpackPacked = <T>(head: RegExpExecArray): Result<T> => {
   let data: object;
   try {
     const { stores, prices, beside } = unpackColumns(head.input.slice(head[0].length));
-    data = { revision: Number(head[1]), stores, prices, ...beside };
+    data = { stores, prices, ...beside };
   } catch {
     return damaged('It is not complete.');
   }
@@ -188,16 +179,18 @@ const unpackPacked = <T>(head: RegExpExecArray): Result<T> => {
     : { ok: false, problems: schemaProblems(validateBookRecord.errors) };
 };
 
+/** Settings as the text that is stored. */
 export const packSettings = (settings: Settings): string =>
-  pack({ ...settings, kerf: measureToJson(settings.kerf) });
+  JSON.stringify({ version: STORED_VERSION, data: { ...settings, kerf: measureToJson(settings.kerf) } });
 
+/** A stored text as settings. */
 export const unpackSettings = (text: string): Result<Settings> => {
   const kept = unpack<Omit<Settings, 'kerf'> & { kerf: JsonMeasure }>(text, validateSettingsRecord);
   return kept.ok ? ok({ ...kept.value, kerf: measureFromJson(kept.value.kerf) }) : kept;
 };
 
+/** The record of a project that is new here: nothing to undo. */
 export const newProjectRecord = (project: Project): ProjectRecord => ({
-  revision: 0,
   project,
   history: emptyHistory(),
   deletedAt: null,
@@ -205,6 +198,9 @@ export const newProjectRecord = (project: Project): ProjectRecord => ({
 
 /** Something kept that cannot be read; its text is left as it is. */
 export interface Damaged {
+  /** Of the project, by its key. */
+  id: string;
+  tag: string | null;
   key: string;
   text: string;
   problems: Problem[];

@@ -3,10 +3,9 @@ import { emptyBook, emptyHistory } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
   newProjectRecord,
-  packBook,
   packProject,
   packSettings,
-  revisionOfBook,
+  tagOf,
   unpackBook,
   unpackProject,
   unpackSettings,
@@ -14,6 +13,7 @@ import {
   type Damaged,
   type ProjectRecord,
   type Settings,
+  type Tags,
 } from './records';
 import { exclusively, keysUnder, readText, removeKey, writeText } from './storage';
 
@@ -33,103 +33,108 @@ export const placeOf = (key: string): Place | null =>
 export const projectIdOf = (key: string): string | null =>
   key.startsWith(PROJECTS) ? key.slice(PROJECTS.length) : null;
 
-export interface Projects {
-  records: Record<string, ProjectRecord>;
+/** A record as it was read: null tag, where the text has none. */
+export interface Stored<T> {
+  record: T;
+  tag: string | null;
+}
+
+/** All projects of the browser. */
+export interface StoredProjects {
+  records: Record<string, Stored<ProjectRecord>>;
   damaged: Damaged[];
 }
 
 /** All projects kept, the deleted too; those deleted over 30 days ago are dropped for good. */
-export const loadProjects = async (now: number): Promise<Projects> => {
-  const projects: Projects = { records: {}, damaged: [] };
+export const loadProjects = async (now: number): Promise<StoredProjects> => {
+  const projects: StoredProjects = { records: {}, damaged: [] };
   for (const key of await keysUnder(PROJECTS)) {
     const text = await readText(key);
     if (text === null) continue;
     const record = unpackProject(text);
-    if (!record.ok) projects.damaged.push({ key, text, problems: record.problems });
+    if (!record.ok)
+      projects.damaged.push({
+        key,
+        text,
+        id: key.slice(PROJECTS.length),
+        tag: tagOf(text),
+        problems: record.problems,
+      });
     else if (record.value.deletedAt !== null && now - record.value.deletedAt > DAYS_KEPT * DAY)
       await removeKey(key);
-    else projects.records[record.value.project.id] = record.value;
+    else projects.records[record.value.project.id] = { record: record.value, tag: tagOf(text) };
   }
   return projects;
 };
 
-/** The price book; an unreadable one is set aside under another key, never overwritten. */
-export const loadBook = async (now: number): Promise<BookRecord> => {
-  const text = await readText(BOOK);
-  const record = text === null ? null : unpackBook(text);
-  if (record?.ok) return record.value;
-  if (text !== null) await writeText(`billet/aside/book-${now}`, text);
-  return { revision: 0, book: emptyBook(), history: emptyHistory() };
+/** One project as it is kept now; null where there is none, or none that can be read. */
+export const readProject = async (id: string): Promise<Stored<ProjectRecord> | null> => {
+  const text = await readText(PROJECTS + id);
+  const record = text === null ? null : unpackProject(text);
+  return record?.ok && text !== null ? { record: record.value, tag: tagOf(text) } : null;
 };
 
+/** The price book; an unreadable one is set aside under another key, never overwritten. */
+export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
+  const text = await readText(BOOK);
+  const record = text === null ? null : unpackBook(text);
+  if (record?.ok && text !== null) return { record: record.value, tag: tagOf(text) };
+  if (text !== null) {
+    await writeText(`billet/aside/book-${now}`, text);
+    await removeKey(BOOK);
+  }
+  return { record: { book: emptyBook(), history: emptyHistory() }, tag: null };
+};
+
+/** The price book as it is stored; null where there is none. */
+export const readBookText = (): Promise<string | null> => readText(BOOK);
+
+/** Settings; null in a new browser. */
 export const loadSettings = async (): Promise<Settings | null> => {
   const text = await readText(SETTINGS);
   const settings = text === null ? null : unpackSettings(text);
   return settings?.ok ? settings.value : settings === null ? null : DEFAULT_SETTINGS;
 };
 
+/** Writes settings. @throws StorageFull */
 export const saveSettings = (settings: Settings): Promise<void> =>
   writeText(SETTINGS, packSettings(settings));
 
+/** `refused`: another tab wrote after what this one follows. */
 export type Saved = 'saved' | 'refused';
 
-/** Writes a project whose stored revision is the one before; refuses when another tab was first. */
-export const saveProject = (record: ProjectRecord): Promise<Saved> =>
+/** Writes a text where what is stored is the writing that it follows. Looks at the tag alone. @throws StorageFull */
+const saveAfter = (key: string, parent: string | null, text: string): Promise<Saved> =>
   exclusively(async () => {
-    const key = PROJECTS + record.project.id;
-    const text = await readText(key);
-    const stored = text === null ? null : unpackProject(text);
-    if (stored?.ok && stored.value.revision !== record.revision - 1) return 'refused';
-    await writeText(key, packProject(record));
+    const stored = await readText(key);
+    if (stored !== null && tagOf(stored) !== parent) return 'refused';
+    await writeText(key, text);
     return 'saved';
   });
 
-const revisionOf = (text: string | null): number | null => {
-  if (text === null) return null;
-  const old = revisionOfBook(text) === null ? unpackBook(text) : null;
-  return old?.ok ? old.value.revision : revisionOfBook(text);
-};
+/** Writes a project. @throws StorageFull */
+export const saveProject = (record: ProjectRecord, tags: Tags): Promise<Saved> =>
+  saveAfter(PROJECTS + record.project.id, tags.parent, packProject(record, tags));
 
-/** As saveProject, for the price book. */
-export const saveBook = (record: BookRecord): Promise<Saved> =>
-  exclusively(async () => {
-    const stored = revisionOf(await readText(BOOK));
-    if (stored !== null && stored !== record.revision - 1) return 'refused';
-    await writeText(BOOK, packBook(record));
-    return 'saved';
-  });
+/** Writes the price book, packed already. @throws StorageFull */
+export const saveBook = (packed: string, tags: Tags): Promise<Saved> => saveAfter(BOOK, tags.parent, packed);
 
-/** What the samples make of a workspace; `written` resolves when that is kept. */
-export interface Sampled {
-  projects: Projects;
-  book: BookRecord;
-  written: Promise<void>;
-}
-
-/** Adds the samples to a workspace. Projects of the same id that are not deleted, and prices, are left as they are. */
-export const addSamples = async (book: BookRecord, existing: Projects): Promise<Sampled> => {
+/** The price book with the samples in it, and the sample projects that are missing or deleted; what is there stays. */
+export const withSamples = async (
+  book: Book,
+  held: Record<string, Pick<ProjectRecord, 'deletedAt'>>,
+): Promise<{ book: Book; added: ProjectRecord[] }> => {
   const { samples } = await import('./samples');
   const added: ProjectRecord[] = [];
-  let merged: Book = book.book;
+  let merged = book;
   for (const { project, book: own } of samples()) {
     merged = {
       ...merged,
       stores: { ...own.stores, ...merged.stores },
       prices: { ...own.prices, ...merged.prices },
     };
-    const held = existing.records[project.id];
-    if (!held || held.deletedAt !== null)
-      added.push({ ...newProjectRecord(project), revision: (held?.revision ?? 0) + 1 });
+    const before = held[project.id];
+    if (!before || before.deletedAt !== null) added.push(newProjectRecord(project));
   }
-  const sampledBook: BookRecord = { revision: book.revision + 1, book: merged, history: emptyHistory() };
-  const records = {
-    ...existing.records,
-    ...Object.fromEntries(added.map((record) => [record.project.id, record])),
-  };
-  const write = async () => {
-    for (const record of added) await saveProject(record);
-    await saveBook(sampledBook);
-    if ((await loadSettings()) === null) await saveSettings(DEFAULT_SETTINGS);
-  };
-  return { projects: { ...existing, records }, book: sampledBook, written: write() };
+  return { book: merged, added };
 };

@@ -2,7 +2,10 @@ import { emptyHistory, type Book } from '@/core/project';
 import { readPrices, rowsForBook } from '@/core/io';
 import { emptyBook } from '@/core/project';
 import { counter, must } from '@/core/testing';
-import { newProjectRecord, packBook, packProject, revisionOfBook, unpackBook } from './records';
+import { packBook } from '@/core/io/packedBook';
+import { newProjectRecord, packProject, tagOf, unpackBook } from './records';
+
+const tags = { tag: 'seven', parent: null };
 import { STORAGE_QUOTA } from './storageUsage';
 import { samples } from './samples';
 
@@ -26,21 +29,21 @@ const yearOfPrices = (): Book => {
 test('20,000 observations fit beside ten projects, and come back as they were', () => {
   const book = yearOfPrices();
   expect(Object.keys(book.prices)).toHaveLength(20_000);
-  const text = packBook({ revision: 7, book, history: emptyHistory() });
+  const text = packBook({ book, history: emptyHistory() }, tags);
   const projects = samples()
-    .map(({ project }) => packProject(newProjectRecord(project)).length)
+    .map(({ project }) => packProject(newProjectRecord(project), tags).length)
     .reduce((sum, size) => sum + size, 0);
   expect(text.length + (projects / samples().length) * 10).toBeLessThan(STORAGE_QUOTA * 0.5);
-  expect(revisionOfBook(text)).toBe(7);
+  expect(tagOf(text)).toBe('seven');
   const read = must(unpackBook(text));
   expect(read.book).toEqual(book);
 });
 
 test('a book that is cut off or holds nonsense is told as damaged, and is not taken for another', () => {
-  const text = packBook({ revision: 1, book: emptyBook(), history: emptyHistory() });
+  const text = packBook({ book: emptyBook(), history: emptyHistory() }, tags);
   expect(unpackBook(text.slice(0, -12)).ok).toBe(false);
   expect(unpackBook('billet-book 2 1 bm90aGluZw==').ok).toBe(false);
-  expect(revisionOfBook('{"version":1}')).toBeNull();
+  expect(tagOf('{"version":1}')).toBeNull();
 });
 
 test('a long history of imports is kept only as far as it is short', () => {
@@ -51,6 +54,6 @@ test('a long history of imports is kept only as far as it is short', () => {
     inverse: [],
   });
   const history = { past: [change(5), change(2000), change(3), change(4)], future: [] };
-  const read = must(unpackBook(packBook({ revision: 1, book: emptyBook(), history })));
+  const read = must(unpackBook(packBook({ book: emptyBook(), history }, tags)));
   expect(read.history.past.map(({ patches }) => patches.length)).toEqual([3, 4]);
 });

@@ -7,7 +7,7 @@ import {
   type Minor,
 } from '../units';
 import { capital } from '../capital';
-import { shownPlan, type Plan } from '../plan';
+import { planCost, shownPlan, type Plan } from '../plan';
 import {
   keptMoney,
   keptPieces,
@@ -72,8 +72,8 @@ const standingOf = (
       category,
     }),
   );
-  const rest = (shown?.total ?? 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
-  const paid = ledgerOf(project, book, plan);
+  const rest = (shown ? planCost(shown) : 0) - planned.reduce((sum, { paid }) => sum + paid, 0);
+  const paid = ledgerOf(project);
   const of = (kind: string) => paidInAll(paid.filter((entry) => entry.kind === kind));
   return { lines: [...bought, ...planned, ...beside], trips: rest + of('trip'), receipts: of('receipt') };
 };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { firstPlan, planInput } from '../plan';
-import { measure, type Project, type Purchase } from '../project';
+import { measure, withRecordedCharges, type Project, type Purchase } from '../project';
 import { fromCsv } from '../testing';
 import { inThePiece, projectMoney, purchaseLine } from '.';
 
@@ -40,7 +40,7 @@ const buy = (project: Project, book: ReturnType<typeof shelter>['book'], store: 
         ],
       };
     });
-  return { ...project, purchases: [...project.purchases, ...purchases] };
+  return withRecordedCharges({ ...project, purchases: [...project.purchases, ...purchases] }, book.stores);
 };
 
 const moneyOf = (project: Project, book: ReturnType<typeof shelter>['book']) =>

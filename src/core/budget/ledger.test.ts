@@ -1,11 +1,21 @@
 import fc from 'fast-check';
 import { writeJournal, writeLedger } from '../io';
 import { firstPlan, planInput } from '../plan';
-import type { Project, Purchase, PurchaseLine } from '../project';
+import {
+  apply,
+  applyToBook,
+  withRecordedCharges,
+  type Book,
+  type BookCommand,
+  type Project,
+  type Purchase,
+  type PurchaseLine,
+} from '../project';
 import { fromCsv } from '../testing';
 import {
   byCategory,
   categoryOf,
+  chargesFor,
   ledgerOf,
   paidFor,
   projectMoney,
@@ -88,7 +98,7 @@ test('sums are exact to the cent under any order of entry, against a plain big-i
       }, 0n);
       for (const order of [purchases, shuffled]) {
         const project = withPurchases(order);
-        const ledger = ledgerOf(project, given.book, null);
+        const ledger = ledgerOf(project);
         const lines = ledger.filter(({ purchaseId }) => purchaseId !== null);
         expect(BigInt(lines.reduce((sum, entry) => sum + paidFor(entry), 0))).toBe(plain);
         const all = ledger.reduce((sum, entry) => sum + paidFor(entry), 0);
@@ -100,31 +110,80 @@ test('sums are exact to the cent under any order of entry, against a plain big-i
   );
 });
 
-test('going to a store and its shipping are lines of the ledger, once a store; shipping only once nothing more is to come', () => {
-  const project = withPurchases([
-    bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21)]),
-    bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)]),
-    bought('c', '2026-11-05', post, [lineOf('blade', 900, 0)]),
+test('the trip and the shipping that purchases were recorded with are lines of the ledger', () => {
+  const project = withRecordedCharges(
+    withPurchases([
+      bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21)]),
+      bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)]),
+      bought('c', '2026-11-05', post, [lineOf('blade', 900, 0)]),
+    ]),
+    given.book.stores,
+  );
+  const trips = ledgerOf(project).filter(({ category }) => category === 'trips');
+  expect(trips.map(({ store, date, price, purchaseId }) => [store, date, price, purchaseId])).toEqual([
+    ['Post', '2026-11-05', 895, 'c'],
+    ['Yard', '2026-11-02', 420, 'a'],
   ]);
-  const trips = ledgerOf(project, given.book, null).filter(({ category }) => category === 'trips');
-  expect(trips.map(({ store, date, price }) => [store, date, price])).toEqual([
-    ['Post', '2026-11-05', 895],
-    ['Yard', '2026-11-02', 420],
-  ]);
-  const plan = firstPlan(planInput(project, given.book));
-  expect(plan.stores.map(({ store }) => store)).toContain('Post');
-  expect(
-    ledgerOf(project, given.book, plan).some(
-      ({ store, category }) => store === 'Post' && category === 'trips',
-    ),
-  ).toBe(false);
+});
+
+test('what was spent is a record: no later change of the price book moves it', () => {
+  const change = fc.record({
+    what: fc.constantFrom('trip', 'shipping', 'price', 'removeStore', 'tax'),
+    store: fc.constantFrom(yard, post),
+    sum: fc.nat(5000),
+  });
+  fc.assert(
+    fc.property(fc.array(change, { minLength: 1, maxLength: 6 }), fc.nat(2), (changes, more) => {
+      const lines = Array.from({ length: more + 1 }, (_, index) => lineOf(`hook ${index}`, 300, 21));
+      const record = (store: typeof yard, id: string, project: Project): Project => {
+        const purchase = bought(id, '2026-11-02', store, lines);
+        const charges = chargesFor(project, given.book, firstPlan(planInput(project, given.book)), purchase);
+        return apply(project, { type: 'recordPurchase', purchase, charges }, 0)?.document ?? project;
+      };
+      const project = record(post, 'b', record(yard, 'a', withPurchases([])));
+      const { spent } = projectMoney(project, given.book, null);
+      let book: Book = given.book;
+      const put = (command: BookCommand) => {
+        book = applyToBook(book, command, 0)?.document ?? book;
+      };
+      for (const { what, store: at, sum } of changes) {
+        const store = at?.id ?? '';
+        const [price] = Object.values(book.prices).filter(({ storeId }) => storeId === store);
+        if (what === 'trip') put({ type: 'editStore', storeId: store, fields: { trip: sum } });
+        if (what === 'shipping')
+          put({ type: 'editStore', storeId: store, fields: { shipping: { fee: sum, freeFrom: sum } } });
+        if (what === 'tax')
+          put({ type: 'editStore', storeId: store, fields: { taxRate: 0.2, discount: 0.1 } });
+        if (what === 'price' && price)
+          put({ type: 'putPrices', prices: [{ ...price, price: sum * 10_000 }] });
+        if (what === 'removeStore') put({ type: 'removeStore', storeId: store });
+      }
+      const plan = firstPlan(planInput(project, book));
+      expect(projectMoney(project, book, plan).spent).toBe(spent);
+      expect(ledgerOf(project).reduce((sum, entry) => sum + paidFor(entry), 0)).toBe(spent);
+    }),
+  );
+});
+
+test('a purchase that goes leaves its trip with another of the same store', () => {
+  const project = withRecordedCharges(
+    withPurchases([
+      bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21)]),
+      bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)]),
+    ]),
+    given.book.stores,
+  );
+  const without = (id: string) =>
+    apply(project, { type: 'removePurchase', purchaseId: id }, 0)?.document.purchases.map(({ trip }) => trip);
+  expect(without('a')).toEqual([420]);
+  expect(without('b')).toEqual([420]);
 });
 
 test('by category: spent and to buy add up to the money of the project, a finish told by its name', () => {
   const project = withPurchases([bought('b', '2026-11-09', yard, [lineOf('wood stain', 1000, 70)])]);
   const plan = firstPlan(planInput(project, given.book));
   const money = projectMoney(project, given.book, plan);
-  const rows = byCategory(ledgerOf(project, given.book, plan), plan);
+  const rows = byCategory(ledgerOf(project), plan);
   expect(rows.reduce((sum, { spent }) => sum + spent, 0)).toBe(money.spent);
   expect(rows.reduce((sum, { toBuy }) => sum + toBuy, 0)).toBe(money.toBuy);
   expect(rows.find(({ category }) => category === 'finish')?.spent).toBe(1070);
@@ -134,8 +193,7 @@ test('a search takes all its words, in any order', () => {
   const project = withPurchases([
     bought('a', '2026-11-02', yard, [lineOf('hook', 300, 21), lineOf('wood stain', 1000, 70)]),
   ]);
-  const found = (words: string) =>
-    searchLedger(ledgerOf(project, given.book, null), words).map(({ item }) => item);
+  const found = (words: string) => searchLedger(ledgerOf(project), words).map(({ item }) => item);
   expect(found('yard STAIN')).toEqual(['wood stain']);
   expect(found('2026-11 hook')).toEqual(['hook']);
   expect(found('nothing')).toEqual([]);
@@ -149,7 +207,7 @@ test('as CSV with quotes where they are needed, and as a journal whose every tra
     ]),
     bought('b', '2026-10-01', yard, [lineOf('wood stain', 1000, 70)]),
   ]);
-  const ledger = ledgerOf(project, given.book, null);
+  const ledger = ledgerOf(project);
   const csv = writeLedger(ledger, 'USD', 'in');
   expect(csv).toContain('2026-11-02,Yard,"hook, 1"" ""strong""",1,1,3.00,0.21,3.21,hardware,');
   expect(csv.split('\r\n')[1]).toMatch(/^2026-10-01/);
@@ -186,7 +244,7 @@ test('a journal reads as meant, whatever things, stores and the project are call
             store,
           })),
         };
-        const ledger = ledgerOf(project, given.book, null);
+        const ledger = ledgerOf(project);
         const journal = writeJournal(ledger, 'USD', title);
         const spent = journal.split('\n').reduce((sum, line) => {
           if (line === '') return sum;

@@ -1,25 +1,24 @@
 import type { Minor } from '../units';
 import {
+  chargesOf,
   receiptGap,
   tagName,
-  type Book,
   type Category,
   type Item,
   type Project,
   type Purchase,
   type Share,
 } from '../project';
-import { shownPlan, type Plan } from '../plan';
+import { planCost, shownPlan, type Plan } from '../plan';
 import type { TypedPriceLine } from './typedPriceLines';
-import { tripsPaid } from './money';
 import { categoryOf } from './purchase';
 
 /** One line of the ledger: what was paid for one thing on one day, or for going there. */
 export interface Entry {
   kind: 'bought' | 'returned' | 'receipt' | 'trip';
-  /** The purchase it is of; null: it follows from all purchases of a store, as trips and shipping do. */
-  purchaseId: string | null;
-  /** Its place in that purchase. */
+  /** The purchase it is of. */
+  purchaseId: string;
+  /** Its place in that purchase; -1: none of its lines. */
   line: number;
   /** ISO date. */
   date: string;
@@ -41,43 +40,45 @@ export interface Entry {
 }
 
 /**
- * Everything that was paid for a project, the newest first: a line for each thing, and for each store the trip and
- * shipping that its purchases brought with them. Its sum is what `projectMoney` calls spent.
+ * Everything that was paid for a project, the newest first: a line for each thing, and for the trip and shipping that a
+ * purchase was recorded with. Its sum is what `projectMoney` calls spent.
  */
-export const ledgerOf = (project: Project, book: Book, plan: Plan | null): Entry[] => {
-  const bought = project.purchases.flatMap(entriesOf);
-  const trips = [...tripsPaid(project, book, plan)].flatMap(([storeId, paid]): Entry[] => {
-    const first = bought
-      .filter((entry) => entry.storeId === storeId)
-      .reduce((a, b) => (b.date < a.date ? b : a));
-    return paid === 0
-      ? []
-      : [
-          {
-            ...first,
-            kind: 'trip',
-            share: null,
-            isOpen: false,
-            purchaseId: null,
-            line: 0,
-            item: 'trip and shipping',
-            thing: null,
-            quantity: 1,
-            pack: 1,
-            price: paid,
-            tax: 0,
-            category: 'trips',
-            note: '',
-          },
-        ];
-  });
-  return [...bought, ...trips].sort((a, b) =>
-    a.date === b.date
-      ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item)
-      : a.date < b.date
-        ? 1
-        : -1,
-  );
+export const ledgerOf = (project: Project): Entry[] =>
+  project.purchases
+    .flatMap(entriesOf)
+    .sort((a, b) =>
+      a.date === b.date
+        ? a.store.localeCompare(b.store) || a.item.localeCompare(b.item)
+        : a.date < b.date
+          ? 1
+          : -1,
+    );
+
+/** The entry for going to the store of a purchase; none where that cost nothing. */
+const tripEntry = (purchase: Purchase): Entry[] => {
+  const paid = chargesOf(purchase);
+  if (paid === 0) return [];
+  const { id, date, storeId, store, isOpen = false } = purchase;
+  return [
+    {
+      kind: 'trip',
+      purchaseId: id,
+      line: -1,
+      date,
+      storeId,
+      store,
+      item: 'trip and shipping',
+      thing: null,
+      quantity: 1,
+      pack: 1,
+      price: paid,
+      tax: 0,
+      category: 'trips',
+      note: '',
+      isOpen,
+      share: null,
+    },
+  ];
 };
 
 /** What a purchase brings to the ledger: its lines, what was taken back of them, and what its receipt differs by. */
@@ -109,6 +110,7 @@ const entriesOf = (purchase: Purchase): Entry[] => {
     ];
   });
   const gap = receiptGap(purchase);
+  lines.push(...tripEntry(purchase));
   if (gap.price === 0 && gap.tax === 0) return lines;
   const isRounding = Math.abs(gap.price + gap.tax) <= purchase.lines.length;
   return [
@@ -186,7 +188,8 @@ export const byCategory = (
   for (const { kind, item, costWithTax } of shown?.buys ?? [])
     add(categoryOf({ kind, name: item }), 0, costWithTax);
   const extras =
-    (shown?.total ?? 0) - (shown?.buys ?? []).reduce((sum, { costWithTax }) => sum + costWithTax, 0);
+    (shown ? planCost(shown) : 0) -
+    (shown?.buys ?? []).reduce((sum, { costWithTax }) => sum + costWithTax, 0);
   if (extras !== 0) add('trips', 0, extras);
   for (const { category, costWithTax } of beside) add(category, 0, costWithTax);
   return [...sums.values()].sort((a, b) => b.spent + b.toBuy - a.spent - a.toBuy);

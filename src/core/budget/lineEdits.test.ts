@@ -66,7 +66,7 @@ test('what was taken back leaves the pieces and the money that were kept, and st
   const [kept] = back.lines;
   expect(kept && [keptPieces(kept), keptMoney(kept)]).toEqual([300, 3210]);
   const held = { ...project, purchases: [back] };
-  const entries = ledgerOf(held, book, null);
+  const entries = ledgerOf(held);
   expect(entries.map((entry) => [entry.date, entry.kind, paidFor(entry)])).toEqual([
     ['2026-11-09', 'returned', -1070],
     ['2026-11-03', 'bought', 4280],

@@ -1,5 +1,12 @@
 import type { Minor } from '../units';
-import { wholeLine, type Category, type Purchase, type PurchaseLine, type Returned } from '../project';
+import {
+  wholeLine,
+  type Category,
+  type Command,
+  type Purchase,
+  type PurchaseLine,
+  type Returned,
+} from '../project';
 import { categoryOf } from './purchase';
 
 /** A purchase with other lines in place of one. */
@@ -26,6 +33,14 @@ export const takeBack = (
   const tax = told ?? (paid === 0 ? 0 : Math.round((refund * line.tax) / paid));
   const back: Returned = { id, date, quantity, price: refund - tax, tax };
   return withLine(purchase, index, { ...line, returned: [...(line.returned ?? []), back] });
+};
+
+/** The command that makes `after` of a purchase, where one line of it became another, or several. */
+export const lineChange = (before: Purchase, index: number, after: Purchase): Command[] => {
+  const line = before.lines[index];
+  const count = after.lines.length - before.lines.length + 1;
+  if (!line) return [];
+  return [{ type: 'replaceLine', purchaseId: before.id, line, by: after.lines.slice(index, index + count) }];
 };
 
 /** What would come back for so many of a line: its share of what was paid. */

@@ -1,6 +1,15 @@
 import type { Minor } from '../units';
-import { purchaseMoney, type Book, type Project } from '../project';
-import { shippingFor, shownPlan, type Plan } from '../plan';
+import {
+  chargesOf,
+  goodsOf,
+  purchaseMoney,
+  shippingFor,
+  type Book,
+  type Charges,
+  type Project,
+  type Purchase,
+} from '../project';
+import { planCost, shownPlan, type Plan } from '../plan';
 import { typedPriceLines } from './typedPriceLines';
 import { reserveOf, targetOf } from './target';
 
@@ -9,7 +18,7 @@ export interface ProjectMoney {
   target: Minor | null;
   /** What has left the pocket, and what is in the cart. */
   spent: Minor;
-  /** What the plan still asks for, and what has a typed price. */
+  /** What the plan still asks for, shipping that is due for what was bought, and what has a typed price. */
   toBuy: Minor;
   /** spent + toBuy. */
   total: Minor;
@@ -25,9 +34,10 @@ export interface ProjectMoney {
 
 /** Spent, to buy, held back and left, from what was bought and the plan for the rest. */
 export const projectMoney = (project: Project, book: Book, plan: Plan | null): ProjectMoney => {
-  const spent = spentOn(project, book, plan);
+  const spent = spentOn(project);
+  const shown = shownPlan(plan);
   const beside = typedPriceLines(project, book).reduce((sum, { costWithTax }) => sum + costWithTax, 0);
-  const toBuy = (shownPlan(plan)?.total ?? 0) + beside;
+  const toBuy = (shown ? planCost(shown) : 0) + beside;
   const total = spent + toBuy;
   const target = targetOf(project);
   const reserve = reserveOf(project, toBuy);
@@ -44,32 +54,32 @@ export const projectMoney = (project: Project, book: Book, plan: Plan | null): P
   };
 };
 
-/** Goods and tax of all purchases, returns and receipts reckoned in, and what going to their stores came to. */
-const spentOn = (project: Project, book: Book, plan: Plan | null): Minor => {
-  const goods = project.purchases.reduce((sum, purchase) => sum + purchaseMoney(purchase), 0);
-  return [...tripsPaid(project, book, plan).values()].reduce((sum, paid) => sum + paid, goods);
-};
+/**
+ * What has left the pocket: goods and tax of all purchases, returns and receipts reckoned in, and the trips and shipping that
+ * they were recorded with. A record: no later change of the price book moves it.
+ */
+const spentOn = ({ purchases }: Project): Minor =>
+  purchases.reduce((sum, purchase) => sum + purchaseMoney(purchase) + chargesOf(purchase), 0);
 
 /**
- * What the purchases of each store brought with them, by store: one trip, and its shipping fee once nothing more is to
- * come from there (until then the plan holds it).
+ * What a purchase of `goods` (without tax) at a store brings with it, as the plan has it, or as the store asks where the plan
+ * buys nothing there. For `withCharges`, which leaves out what was recorded before.
  */
-export const tripsPaid = ({ purchases }: Project, book: Book, plan: Plan | null): Map<string, Minor> => {
-  const stillBuying = new Set(shownPlan(plan)?.stores.map(({ storeId }) => storeId));
-  const goods = new Map<string, Minor>();
-  for (const { storeId, lines } of purchases)
-    for (const { price } of lines) goods.set(storeId, (goods.get(storeId) ?? 0) + price);
-  return new Map(
-    [...goods].map(([storeId, bought]) => [
-      storeId,
-      extrasPaid(book, storeId, bought, stillBuying.has(storeId)),
-    ]),
-  );
-};
-
-/** Trip and shipping of a store where goods for `bought` were bought. */
-export const extrasPaid = (book: Book, storeId: string, bought: Minor, stillBuying: boolean): Minor => {
+export const chargesFor = (
+  project: Project,
+  book: Book,
+  plan: Plan | null,
+  { storeId, lines }: Pick<Purchase, 'storeId' | 'lines'>,
+): Charges => {
   const store = book.stores[storeId];
-  if (!store) return 0;
-  return store.trip + (stillBuying ? 0 : shippingFor(store.shipping, bought));
+  if (!store) return { trip: 0, shipping: 0 };
+  const planned = shownPlan(plan)?.stores.find((one) => one.storeId === storeId);
+  const before = project.purchases.filter((purchase) => purchase.storeId === storeId);
+  const bought = goodsOf([...before, { lines }]);
+  const asked = shippingFor(store.shipping, bought);
+  // Free only because of what is still to come: then it is not settled yet.
+  return {
+    trip: store.trip,
+    shipping: planned ? (planned.shipping > 0 || asked === 0 ? planned.shipping : null) : asked,
+  };
 };

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { firstPlan, planInput, type Plan } from '../plan';
-import { applyToBook, emptyExtra, type Book, type Category, type Project, type Purchase } from '../project';
+import {
+  applyToBook,
+  emptyExtra,
+  withRecordedCharges,
+  type Book,
+  type Category,
+  type Project,
+  type Purchase,
+} from '../project';
 import { fromCsv } from '../testing';
 import {
   againstTargets,
@@ -64,7 +72,7 @@ const taken = (
     isOpen: true,
     lines: [cartLine(line, many, paid, book.stores[storeId], project)],
   };
-  return { ...project, purchases: [...project.purchases, cart] };
+  return withRecordedCharges({ ...project, purchases: [...project.purchases, cart] }, book.stores);
 };
 
 test('a list for one store in the order of its aisles, and the order is learnt from how it was walked', () => {
@@ -230,7 +238,7 @@ test('boards of several lengths are one thing, by their length', () => {
   };
   const now = {
     ...long,
-    purchases: [...long.purchases, { ...there(long.purchases[0]), id: 'long', lines: [line] }],
+    purchases: [...long.purchases, { ...there(long.purchases[0]), id: 'long', trip: 0, lines: [line] }],
   };
   // 36 ft for 21.12 in place of 32 ft for 17.60: 4 ft more at the planned price, and each foot dearer.
   expect(reasonsOf(differencesOf(now, book, planOf(now, book)), 'USD', 'in')).toEqual([
@@ -271,7 +279,7 @@ test('a target by category with a contingency, for each of several', () => {
   expect(
     projectMoney({ ...project, builds: 3, budget: { ...budget, isEach: true } }, book, plan).target,
   ).toBe(10500);
-  const rows = againstTargets({ ...project, budget }, byCategory(ledgerOf(project, book, plan), plan));
+  const rows = againstTargets({ ...project, budget }, byCategory(ledgerOf(project), plan));
   expect(rows.map(({ category, left }) => [category, left])).toEqual([
     ['wood', 240],
     ['hardware', -480],

@@ -55,12 +55,12 @@ test('a ledger that was saved comes back as it was, returns and all; taken in tw
           : takeBack(bought, back, { id: 'r', date: '2026-11-20', quantity: 1, refund: 7 });
       });
       const full = { ...project, purchases };
-      const text = writeLedger(ledgerOf(full, book, null), 'USD', 'in');
+      const text = writeLedger(ledgerOf(full), 'USD', 'in');
       const taken = readIn(text);
       const again = { ...project, purchases: taken.purchases };
       expect(projectMoney(again, book, null).spent).toBe(projectMoney(full, book, null).spent);
       const told = (of: Project) =>
-        ledgerOf(of, book, null)
+        ledgerOf(of)
           .map((entry) =>
             [
               entry.date,
@@ -91,7 +91,7 @@ test('lengths mean the same where bare numbers mean another unit', () => {
     note: '',
     lines: [{ item: bare, pack: 1, quantity: 2, price: 800, tax: 0, category: 'wood' }],
   };
-  const text = writeLedger(ledgerOf({ ...project, purchases: [purchase] }, book, null), 'USD', 'in');
+  const text = writeLedger(ledgerOf({ ...project, purchases: [purchase] }), 'USD', 'in');
   const rows = must(readLedger(text, 'ledger.csv', 'mm', 'USD'));
   expect(rows.map(({ item }) => item.length?.ticks)).toEqual([bare.length.ticks]);
 });

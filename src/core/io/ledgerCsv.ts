@@ -165,7 +165,7 @@ export const takeLedger = (
 ): LedgerTaken => {
   const held = new Map<string, number>();
   const count = (key: string, by: number) => held.set(key, (held.get(key) ?? 0) + by);
-  for (const entry of ledgerOf(project, book, null))
+  for (const entry of ledgerOf(project))
     count(keyOf({ ...entry, name: entry.item, paid: paidFor(entry) }), 1);
   const taken: LedgerTaken = { purchases: [], added: [], known: [], passed: [] };
   const made = new Map<string, Purchase>();

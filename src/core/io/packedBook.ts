@@ -1,9 +1,14 @@
 import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { MICROS } from '../units';
 import {
+  bookFromJson,
   measureToJson,
+  rackToJson,
   storeToJson,
   type Book,
+  type Change,
+  type History,
+  type JsonBook,
   type JsonMeasure,
   type JsonPrice,
   type JsonStore,
@@ -146,3 +151,46 @@ export const unpackColumns = (text: string): { stores: JsonStore[]; prices: Json
   const columns = JSON.parse(strFromU8(inflateSync(fromBase64(text)))) as Columns & { beside: object };
   return { ...recordsOf(columns), beside: columns.beside };
 };
+
+/** The price book as it is kept: with its changes, for undo. */
+export interface BookRecord {
+  book: Book;
+  history: History;
+}
+
+/** Which writing of a record a stored text is, and which it follows: what another tab wrote has other tags. */
+export interface Tags {
+  tag: string;
+  /** Null: the first. */
+  parent: string | null;
+}
+
+/** Patches that the history of the book may hold when it is written: an import of thousands is undone while the page is open. */
+const KEPT_PATCHES = 1000;
+
+const newestWithin = (changes: Change[]): Change[] => {
+  let patches = 0;
+  const tooMany = changes.findLastIndex((change) => {
+    patches += change.patches.length + change.inverse.length;
+    return patches > KEPT_PATCHES;
+  });
+  return changes.slice(tooMany + 1);
+};
+
+/** The price book, compact: `billet-book 3`, its tag, the tag it follows (`-`: none), and the packed columns. */
+export const packBook = ({ book, history }: BookRecord, { tag, parent }: Tags): string =>
+  `${BOOK_HEAD} ${tag} ${parent ?? '-'} ${packColumns(book, {
+    ...(book.materials ? { materials: Object.values(book.materials) } : {}),
+    ...(book.rack ? { rack: rackToJson(book.rack) } : {}),
+    ...(book.tools ? { tools: Object.values(book.tools) } : {}),
+    history: { past: newestWithin(history.past), future: newestWithin(history.future) },
+  })}`;
+
+/** A text of `packBook` as it was packed, unchecked: for one's own. @throws where it is cut, or no such text. */
+export const unpackOwnBook = (text: string): Book => {
+  const columns = text.slice(text.lastIndexOf(' ') + 1);
+  const { stores, prices, beside } = unpackColumns(columns);
+  return bookFromJson({ stores, prices, ...(beside as Partial<JsonBook>) });
+};
+
+const BOOK_HEAD = 'billet-book 3';

@@ -11,10 +11,8 @@ import {
   purchasesToJson,
   readFormula,
   resolve,
-  schemaProblems,
   recalculated,
   storeToJson,
-  validateProjectFile,
   withChanges,
   type Book,
   type JsonMeasure,
@@ -25,6 +23,7 @@ import {
   type Project,
   toolsOf,
 } from '../project';
+import { schemaProblems, validateProjectFile } from '../project/validation';
 import { isFinish, type Material } from '../lumber';
 import type { Problem, Result } from '../result';
 import { isDate } from './pricesCsv';

@@ -22,6 +22,7 @@ const project = {
           storeId: screws.storeId,
           store: 'Yard',
           note: '',
+          trip: 420,
           lines: [purchaseLine(screws.item, 100, 1, 900, { taxFree: false }, bare.settings, 'USD')],
         },
       ]

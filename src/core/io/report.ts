@@ -42,7 +42,7 @@ export const reportOf = (project: Project, book: Book, plan: Plan | null, date: 
     target(project, book, plan),
     parts(project, book, shown),
     toBuy(project, book, shown),
-    paid(project, book, plan),
+    paid(project),
     costs(project, book, plan),
   ];
   return {
@@ -71,10 +71,7 @@ const row = (
 
 const target = (project: Project, book: Book, plan: Plan | null): Section => {
   const money = projectMoney(project, book, plan);
-  const rows = againstTargets(
-    project,
-    byCategory(ledgerOf(project, book, plan), plan, typedPriceLines(project, book)),
-  );
+  const rows = againstTargets(project, byCategory(ledgerOf(project), plan, typedPriceLines(project, book)));
   const said = (sum: Minor) => formatMoney(sum, project.currency);
   return {
     title: 'Money',
@@ -151,8 +148,8 @@ const toBuy = (project: Project, book: Book, plan: Plan | null): Section => {
   };
 };
 
-const paid = (project: Project, book: Book, plan: Plan | null): Section => {
-  const entries = ledgerOf(project, book, plan);
+const paid = (project: Project): Section => {
+  const entries = ledgerOf(project);
   const rows = [...entries]
     .reverse()
     .map((entry) =>

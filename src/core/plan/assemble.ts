@@ -1,11 +1,11 @@
 import { toMicros, toMinor, type Micros } from '../units';
 import { tierFor } from '../pricing';
-import { itemKey } from '../project';
+import { itemKey, shippingFor } from '../project';
 import { netPriceFactor, taxAt, type Purchases } from './netPricing';
 import type { FilledPanel } from './cutting';
 import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
-import { shippingFor, type PlanInput, type StoreTerms } from './input';
+import type { PlanInput, StoreTerms } from './inputTypes';
 import type { FilledBoard } from './packBoards';
 import { largestRemainder } from './largestRemainder';
 import { withSpares } from './spares';

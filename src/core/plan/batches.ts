@@ -3,7 +3,7 @@ import type { ResolvedPart } from '../project';
 import { needKey } from '../pricing';
 import { materialsFor, useOf } from './cuttable';
 import type { FilledPanel } from './cutting';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
 import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
 import { buyStocks, countStocks, type Stock } from './stock';

@@ -4,7 +4,7 @@ import { serves, supplyOf } from './cuttable';
 import { panelRoom, waysOn } from './cutting';
 import { toMinor, type Micros, type Minor } from '../units';
 import { netPricing, type NetPricing } from './netPricing';
-import type { Owned, PlanInput } from './input';
+import type { Owned, PlanInput } from './inputTypes';
 
 /**
  * A sum that no plan can go below, simple and safe: every piece pays at least its share of the best-priced

@@ -3,7 +3,7 @@ import { needKey } from '../pricing';
 import { assemble, type Basket } from './assemble';
 import { buyPieces, netPricing, type NetPricing } from './netPricing';
 import { usefulOffers, useOf } from './cuttable';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import { itemsOf } from './items';
 import { bestFitDecreasing, boardPieces } from './packBoards';
 import { rowByRow, TURNINGS } from './packPanels';

@@ -1,6 +1,6 @@
 import type { Offer } from '../pricing';
 import type { PlanSettings } from '../project';
-import type { StoreTerms } from './input';
+import type { StoreTerms } from './inputTypes';
 import type { Cut, Layout } from './types';
 
 type Face = Pick<Layout, 'length' | 'width'>;

@@ -1,7 +1,7 @@
 import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import { planCost, type Plan } from './types';
 
 /**
@@ -21,26 +21,28 @@ export const checkedPlan = (
 
 const checked = (plan: Plan, against: CheckAgainst): Plan => {
   const [fault] = checkPlan(plan, against);
-  if (!fault) return plan;
-  const sentence = `The plan did not pass its check and is not shown, which is a fault of Billet: ${fault.place}: ${fault.sentence}.`;
-  const nothing = {
-    total: 0,
-    lowerBound: 0,
-    goods: 0,
-    tax: 0,
-    trips: 0,
-    shipping: 0,
-    committedShipping: 0,
-    buys: [],
-    layouts: [],
-    short: [],
-    stores: [],
-  };
-  return {
-    ...plan,
-    ...nothing,
-    status: 'infeasible',
-    rest: undefined,
-    problems: [{ code: 'unchecked', partIds: [], part: '', sentence }],
-  };
+  return fault
+    ? refusedPlan(
+        plan.currency,
+        `The plan did not pass its check and is not shown, which is a fault of Billet: ${fault.place}: ${fault.sentence}.`,
+      )
+    : plan;
 };
+
+/** In place of a plan that must not be shown, or could not be made: nothing, and why in a sentence. */
+export const refusedPlan = (currency: string, sentence: string): Plan => ({
+  status: 'infeasible',
+  currency,
+  total: 0,
+  lowerBound: 0,
+  goods: 0,
+  tax: 0,
+  trips: 0,
+  shipping: 0,
+  committedShipping: 0,
+  buys: [],
+  layouts: [],
+  short: [],
+  stores: [],
+  problems: [{ code: 'unchecked', partIds: [], part: '', sentence }],
+});

@@ -1,7 +1,7 @@
 import { disjointSets } from '../disjointSets';
 import { nameKey } from '../lumber';
 import { paidAt } from './assemble';
-import type { Owned, PlanInput } from './input';
+import type { Owned, PlanInput } from './inputTypes';
 import { planCost, type Buy, type Layout, type Plan } from './types';
 
 /** A plan with what it followed from. */

@@ -3,7 +3,7 @@ import { fits, needKey, ripsTo, type Offer, type Sold } from '../pricing';
 import { allows, type PlanSettings, type ResolvedPart } from '../project';
 import { canRipWith, nameKey } from '../lumber';
 import { waysOn } from './cutting';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import type { Stock } from './stock';
 
 /** A thing on sale or owned, as far as cutting goes. */
@@ -16,7 +16,11 @@ export const serves = (part: ResolvedPart, supply: Supply, { tools }: PlanSettin
   fits(part, supply) || (canRipWith(tools) && ripsTo(part, supply));
 
 /** The offers that some part can be made of. */
-export const usefulOffers = ({ parts, offers, settings }: PlanInput): Offer[] => {
+export const usefulOffers = ({
+  parts,
+  offers,
+  settings,
+}: Pick<PlanInput, 'parts' | 'offers' | 'settings'>): Offer[] => {
   const kinds = [...new Map(parts.map((part) => [needKey(part), part])).values()];
   return offers.filter((offer) => kinds.some((part) => serves(part, offer, settings)));
 };

@@ -6,7 +6,7 @@ import { carriable, fitsInCar, storeCutOf } from './carry';
 import { usefulOffers } from './cuttable';
 import { itemsOf } from './items';
 import type { Offer } from '../pricing';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import { chooseBatches, packBatch } from './batches';
 import { findProblems, thing } from './problems';
 import { buyStocks, countStocks, stocksOf } from './stock';

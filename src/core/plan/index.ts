@@ -1,18 +1,11 @@
 export * from './types';
-export {
-  ownedOf,
-  planInput,
-  rackFor,
-  rackWorth,
-  shippingFor,
-  type PlanInput,
-  type StoreTerms,
-  type Owned,
-} from './input';
+export { ownedOf, planInput, rackFor, rackWorth } from './input';
+export type { Owned, PlanInput, StoreTerms } from './inputTypes';
+export { planKey } from './planKey';
 export { byHandPlan } from './byHand';
 export { firstPlan } from './firstPlan';
 export { bestOf, continuePlan, type PreviousPlan } from './continuePlan';
-export { checkedPlan } from './checkedPlan';
+export { checkedPlan, refusedPlan } from './checkedPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
 export { taxAt } from './netPricing';
 export { bestPlan, type Progress } from './exact';

@@ -1,68 +1,21 @@
-import { toMicros, type Micros, type Minor, type Ticks } from '../units';
-import { itemKey, keptMoney, keptPieces, rackPieces, resolve, servesAs, tagName, toolsOf } from '../project';
-import type {
-  Book,
-  Item,
-  PlanSettings,
-  Project,
-  Purchase,
-  PurchaseLine,
-  RackEntry,
-  ResolvedPart,
-  Store,
+import { toMicros, type Micros } from '../units';
+import {
+  goodsOf,
+  itemKey,
+  keptMoney,
+  keptPieces,
+  rackPieces,
+  resolve,
+  servesAs,
+  shippingFor,
+  tagName,
+  toolsOf,
 } from '../project';
-import { currentOffers, withDressed, type Offer } from '../pricing';
-import type { PlanProblem } from './types';
+import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
+import { currentOffers, withDressed } from '../pricing';
+import { usefulOffers } from './cuttable';
+import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
-
-/** What a store adds to the price of its goods. */
-export interface StoreTerms {
-  id: string;
-  name: string;
-  /** Zero once something was bought there: that trip is made. */
-  trip: Minor;
-  taxFree: boolean;
-  /** Its own share of tax; null: the project's. */
-  taxRate: number | null;
-  discount: number;
-  /** Saws boards and sheets so that they can be carried. */
-  cuts: boolean;
-  /** `freeFrom` counts what was bought there already. */
-  shipping: { fee: Minor; freeFrom: Minor | null } | null;
-  /** Shipping of what was bought there already, unless enough more is bought; 0: nothing was, or it is free. */
-  committedShipping: Minor;
-}
-
-/** Something that is there already and costs nothing: what was bought. */
-export interface Owned {
-  itemKey: string;
-  name: string;
-  kind: 'board' | 'sheet' | 'hardware';
-  section: string;
-  material: string;
-  thickness: Ticks;
-  width: Ticks;
-  length: Ticks;
-  /** Pieces; of an opened can a share of one. */
-  count: number;
-  /** What one piece was bought for, with tax: it costs nothing more, but a part has its share of it. */
-  value: Micros;
-  /** It was bought for this very plan. */
-  isBought?: boolean;
-}
-
-/** All that a plan follows from. The same input gives the same plan. */
-export interface PlanInput {
-  currency: string;
-  unit: 'in' | 'mm';
-  parts: ResolvedPart[];
-  offers: Offer[];
-  stores: StoreTerms[];
-  owned: Owned[];
-  settings: PlanSettings;
-  /** Parts that could not be worked out. */
-  problems: PlanProblem[];
-}
 
 /** The input that a project and the price book give: stores of its currency that it does not leave out. */
 export const planInput = (project: Project, book: Book): PlanInput => {
@@ -78,17 +31,23 @@ const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 
 const makeInput = (project: Project, book: Book): PlanInput => {
   const { parts, problems } = resolve(project, book.materials);
+  const settings = withTools(project, book);
   const usable = Object.values(book.stores).filter(
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
   );
+  const ids = new Set(usable.map(({ id }) => id));
   return {
     currency: project.currency,
     unit: project.unit,
     parts,
-    offers: withDressed(
-      currentOffers(book).filter(({ storeId }) => usable.some(({ id }) => id === storeId)),
+    offers: usefulOffers({
       parts,
-    ),
+      settings,
+      offers: withDressed(
+        currentOffers(book).filter(({ storeId }) => ids.has(storeId)),
+        parts,
+      ),
+    }),
     stores: usable
       .map((store) =>
         termsOf(
@@ -103,7 +62,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
         ownedOf(entry.item, rackPieces(entry), rackWorth(entry, project.currency)),
       ),
     ],
-    settings: withTools(project, book),
+    settings,
     problems: problems.map(({ partId, place, sentence }) => ({
       code: 'part',
       partIds: [partId],
@@ -123,15 +82,12 @@ const withTools = ({ settings }: Project, book: Book): PlanSettings => {
 export const rackFor = (project: Project, book: Book): RackEntry[] =>
   project.leavesRack ? [] : Object.values(book.rack ?? {});
 
-/** What a store asks for sending goods of so much. */
-export const shippingFor = (shipping: Store['shipping'], goods: Minor): Minor =>
-  shipping && goods < (shipping.freeFrom ?? Infinity) ? shipping.fee : 0;
-
 const termsOf = (
   { id, name, trip, taxFree, taxRate, discount, cuts, shipping }: Store,
   purchases: Purchase[],
 ): StoreTerms => {
-  const bought = purchases.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0);
+  const bought = goodsOf(purchases);
+  const isSettled = purchases.some((purchase) => purchase.shipping !== undefined);
   const freeFrom = shipping?.freeFrom ?? null;
   return {
     id,
@@ -141,11 +97,11 @@ const termsOf = (
     taxRate: taxRate ?? null,
     discount,
     cuts,
-    shipping: shipping && {
-      fee: shipping.fee,
-      freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought),
-    },
-    committedShipping: purchases.length > 0 ? shippingFor(shipping, bought) : 0,
+    shipping:
+      shipping && !isSettled
+        ? { fee: shipping.fee, freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought) }
+        : null,
+    committedShipping: purchases.length > 0 && !isSettled ? shippingFor(shipping, bought) : 0,
   };
 };
 

@@ -1,7 +1,7 @@
 import { consumedQuantity, packsToBuy } from '../project';
 import { nameKey } from '../lumber';
 import type { Offer } from '../pricing';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 
 /** One item that is only bought: how many pieces are wanted beyond those owned, opened cans among them, and what is sold of it. */
 export interface WantedItem {

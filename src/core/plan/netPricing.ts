@@ -1,7 +1,7 @@
 import type { Micros } from '../units';
 import { tierFor, type Offer } from '../pricing';
 import type { PlanSettings } from '../project';
-import type { StoreTerms } from './input';
+import type { StoreTerms } from './inputTypes';
 import { cheapestPacks } from './packs';
 
 /** Purchases of one offer. */

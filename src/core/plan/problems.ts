@@ -3,7 +3,7 @@ import type { ResolvedPart } from '../project';
 import { reach, thicknessName } from '../lumber';
 import { serves, supplyOf, type Supply } from './cuttable';
 import { panelRoom } from './cutting';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import type { PlanProblem } from './types';
 
 /** The parts that nothing on sale or owned can make, and why; each sentence says what would help. */

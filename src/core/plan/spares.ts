@@ -1,6 +1,6 @@
 import { nameKey } from '../lumber';
 import type { Purchases } from './netPricing';
-import type { PlanInput } from './input';
+import type { PlanInput } from './inputTypes';
 import type { Stock } from './stock';
 
 /**

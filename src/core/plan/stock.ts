@@ -1,7 +1,7 @@
 import type { Micros, Ticks } from '../units';
 import { nameKey } from '../lumber';
 import type { Offer } from '../pricing';
-import type { Owned, PlanInput } from './input';
+import type { Owned, PlanInput } from './inputTypes';
 import { buyPieces, type Purchases, type NetPricing } from './netPricing';
 
 /** Boards or sheets of one size and material: all that is owned and offered of it. */

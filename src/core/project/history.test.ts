@@ -77,11 +77,12 @@ test('another unit leaves every length what it was', () => {
 
 test('a purchase of a known id takes the place of the old one', () => {
   const purchase = { id: 'x', date: '2026-11-01', storeId: 's', store: 'Yard', lines: [], note: '' };
+  const charges = { trip: 900, shipping: 900 };
   const twice = after(
-    { type: 'recordPurchase', purchase: { ...purchase, note: 'mended' } },
-    after({ type: 'recordPurchase', purchase }),
+    { type: 'recordPurchase', purchase: { ...purchase, trip: 400, note: 'mended' }, charges },
+    after({ type: 'recordPurchase', purchase, charges: { trip: 400, shipping: null } }),
   );
-  expect(twice.purchases).toEqual([{ ...purchase, note: 'mended' }]);
+  expect(twice.purchases).toEqual([{ ...purchase, trip: 400, note: 'mended' }]);
 });
 
 const run = (state: { document: Project; history: History }, command: Command, at: number) => {

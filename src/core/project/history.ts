@@ -1,11 +1,5 @@
-import {
-  applyPatches,
-  enablePatches,
-  produceWithPatches,
-  type Draft,
-  type Objectish,
-  type Patch,
-} from 'immer';
+import { enablePatches, produceWithPatches, type Draft, type Objectish, type Patch } from 'immer';
+import { applyPatches } from './patches';
 
 enablePatches();
 
@@ -17,6 +11,8 @@ export interface Change {
   at: number;
   patches: Patch[];
   inverse: Patch[];
+  /** The step that it is a part of: changes of one step, in the project and in the book, are taken back together. */
+  step?: string;
   /** Of a change to the book: the project in which it was made. */
   projectId?: string;
   /** Changes with the same one, made within moments of each other, are one step: typing in a field. */

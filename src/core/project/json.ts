@@ -130,6 +130,8 @@ const purchaseWith = <T extends JsonPurchase>(purchase: T, convert: Convert): T 
   ...(purchase.receipt
     ? { receipt: { total: convert(purchase.receipt.total), tax: nullable(purchase.receipt.tax, convert) } }
     : {}),
+  ...(purchase.trip === undefined ? {} : { trip: convert(purchase.trip) }),
+  ...(purchase.shipping === undefined ? {} : { shipping: convert(purchase.shipping) }),
   lines: purchase.lines.map((line) => ({
     ...line,
     price: convert(line.price),

@@ -69,6 +69,17 @@ export interface Purchase {
   /** It is in the cart, and not paid yet. */
   isOpen?: boolean;
   receipt?: Receipt;
+  /** What going there came to when this was recorded; later changes of the price book leave it. Absent: nothing. */
+  trip?: Minor;
+  /** What was charged for sending it. Absent: not settled yet; the plan then says what is still due. */
+  shipping?: Minor;
+}
+
+/** What a purchase brings with it besides its lines, as it stands when it is recorded. */
+export interface Charges {
+  trip: Minor;
+  /** Null: not settled, because more is to come from there that makes it free. */
+  shipping: Minor | null;
 }
 
 /** How a target is meant. */

@@ -1,5 +1,4 @@
 import type { Minor } from '../units';
-import type { Command } from './commandTypes';
 import type { Item, Purchase, PurchaseLine } from './types';
 
 /** Purchases of a line that were not taken back. */
@@ -40,12 +39,4 @@ export const receiptGap = (purchase: Purchase): { price: Minor; tax: Minor } => 
 export const purchaseMoney = (purchase: Purchase): Minor => {
   const { price, tax } = receiptGap(purchase);
   return purchase.lines.reduce((sum, line) => sum + keptMoney(line), price + tax);
-};
-
-/** The command that takes a line out of a purchase; the last one takes the purchase with it. */
-export const removeLine = (purchase: Purchase, index: number): Command => {
-  const lines = purchase.lines.filter((_, place) => place !== index);
-  return lines.length === 0
-    ? { type: 'removePurchase', purchaseId: purchase.id }
-    : { type: 'recordPurchase', purchase: { ...purchase, lines } };
 };

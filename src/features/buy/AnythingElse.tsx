@@ -6,12 +6,12 @@ import { parseCount, parseMoney, symbol } from '@/core/units';
 import { currentOffers } from '@/core/pricing';
 import { CATEGORIES, emptyExtra, type Category } from '@/core/project';
 import { nameKey } from '@/core/lumber';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 
 /** Something to buy beyond the wood: glue, sandpaper, a hired drill; from the price book by its name, or at a typed price. */
 export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: () => void }) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const { currency } = project;
   const [name, setName] = useState('');
   const [quantity, setQuantity] = useState('1');
@@ -44,7 +44,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
       category,
       ...(isOwned ? { isOwned } : typed?.ok ? { price: typed.value } : { item: sold?.name ?? item }),
     };
-    run({ type: 'addExtra', extra });
+    dispatch({ type: 'addExtra', extra });
     notify({ text: `${item} is in the project.`, action: { label: 'Undo', run: undo } });
     onClose();
   };

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
   typedPriceLines,
-  extrasPaid,
+  chargesFor,
   firstBaseline,
   hardwareItem,
   itemOfBuy,
@@ -16,25 +16,35 @@ import {
   keptMoney,
   purchaseMoney,
   keptQuantity,
-  removeLine,
+  chargesOf,
   tagName,
   type Book,
   type Item,
   type Project,
   type Purchase,
 } from '@/core/project';
-import { newId, notify, STALE_AFTER, today, useSettings, useToday, type OpenProject } from '@/data';
+import {
+  newId,
+  notify,
+  STALE_AFTER,
+  today,
+  useSettings,
+  useToday,
+  type OpenProject,
+  type PlannedProject,
+  usePending,
+} from '@/hooks';
 import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text, type PurchaseAt } from '@/ui';
 
 interface Props {
-  open: OpenProject;
+  open: PlannedProject;
   plan: Plan | null;
   onEdit: (at: PurchaseAt) => void;
 }
 
 /** The shopping list by store: a tick buys a line at its planned price, a touch beside it asks for the price really paid. */
 export const BuyList = ({ open, plan, onEdit }: Props) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const { settings } = useSettings();
   const day = useToday();
   const router = useRouter();
@@ -46,11 +56,18 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     if (!offer || !isStale(seen, day, settings.staleAfter ?? STALE_AFTER)) return '';
     return seen === null ? 'price of no known day' : `price seen ${daysBetween(seen, day)} days ago`;
   };
+  const pending = usePending(open.generation);
   const buyNow = (buy: Buy) => {
     const item = itemOfBuy(buy, book);
-    if (!item) return;
+    if (!item || pending.has(buy.offerKey)) return;
+    pending.add(buy.offerKey);
     const purchase = purchaseOf(buy, item, project, open);
-    run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, day) });
+    dispatch({
+      type: 'recordPurchase',
+      purchase,
+      charges: chargesFor(project, book, plan, purchase),
+      ...firstBaseline(project, book, plan, day),
+    });
     notify({
       text: `${buy.item}: bought for ${formatMoney(buy.costWithTax, project.currency)}.`,
       action: { label: 'Paid otherwise', run: () => onEdit({ purchase, line: 0, isNew: false }) },
@@ -61,7 +78,8 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   if (places.length === 0 && beside.length === 0)
     return <Text style={styles.pad}>Nothing to buy until there are prices.</Text>;
   const removed = (purchase: Purchase, index: number, name: string) => {
-    run(removeLine(purchase, index));
+    const line = purchase.lines[index];
+    if (line) dispatch({ type: 'removeLine', purchaseId: purchase.id, line });
     notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
   };
   return (
@@ -101,7 +119,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                     note={tagWords(buy, plan)}
                     warning={oldWords(buy)}
                     sum={formatMoney(buy.costWithTax, project.currency)}
-                    isBought={false}
+                    isBought={pending.has(buy.offerKey)}
                     onTick={() => buyNow(buy)}
                     onOpen={() =>
                       item && onEdit({ purchase: purchaseOf(buy, item, project, open), line: 0, isNew: true })
@@ -157,14 +175,17 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                 title={`${quantity} × ${item}`}
                 note={category}
                 sum={formatMoney(costWithTax, project.currency)}
-                isBought={false}
-                onTick={() =>
-                  run({
+                isBought={pending.has(extraId)}
+                onTick={() => {
+                  if (pending.has(extraId)) return;
+                  pending.add(extraId);
+                  dispatch({
                     type: 'recordPurchase',
                     purchase: bought(),
+                    charges: { trip: 0, shipping: 0 },
                     ...firstBaseline(project, book, plan, day),
-                  })
-                }
+                  });
+                }}
                 onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
               />
             );
@@ -233,16 +254,7 @@ const storeNote = (
 ): string => {
   const cost = plan?.stores.find((store) => store.storeId === storeId);
   const money = (sum: number) => formatMoney(sum, project.currency);
-  const bought = purchases.flatMap(({ lines }) => lines);
-  const extras =
-    bought.length > 0
-      ? extrasPaid(
-          book,
-          storeId,
-          bought.reduce((sum, { price }) => sum + price, 0),
-          cost !== undefined,
-        )
-      : 0;
+  const extras = purchases.reduce((sum, purchase) => sum + chargesOf(purchase), 0);
   const paid = purchases.reduce((sum, purchase) => sum + purchaseMoney(purchase), 0);
   return [
     cost ? money(cost.goods + cost.tax) : '',

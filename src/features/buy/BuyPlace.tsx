@@ -2,14 +2,21 @@ import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
-import { firstBaseline } from '@/core/budget';
+import { chargesFor, firstBaseline } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
 import { proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
-import { removeLine, tagName } from '@/core/project';
-import { notify, today, useProject, type OpenProject } from '@/data';
-import { useByHand, usePlanAndMoney } from '@/planning';
+import { tagName } from '@/core/project';
+import {
+  notify,
+  today,
+  useByHand,
+  usePlanned,
+  useProject,
+  type OpenProject,
+  type PlannedProject,
+} from '@/hooks';
 import {
   SectionHeader,
   Button,
@@ -35,7 +42,12 @@ import { Several } from './Several';
 /** What to buy, by store, and how every board and sheet is cut. */
 export const BuyPlace = ({ id }: { id: string }) => {
   const open = useProject(id);
-  return open ? <Buy open={open} /> : null;
+  return open ? <Planned open={open} /> : null;
+};
+
+const Planned = ({ open }: { open: OpenProject }) => {
+  const planned = usePlanned(open);
+  return planned ? <Buy open={planned} /> : <ActivityIndicator style={styles.wait} aria-label="Planning" />;
 };
 
 const VIEWS = [
@@ -43,21 +55,21 @@ const VIEWS = [
   { value: 'boards', label: 'Boards' },
 ] as const;
 
-const Buy = ({ open }: { open: OpenProject }) => {
-  const { project, book, run, undo } = open;
+const Buy = ({ open }: { open: PlannedProject }) => {
+  const { project, book, dispatch, undo, plan, money, doing, stop, failure } = open;
   const isWide = useIsWide();
-  const { plan, money, doing, stop } = usePlanAndMoney(project, book);
   const shown = shownPlan(plan);
   const isLong = useForAWhile(doing !== null);
-  const byHandCost = useByHand(project, book);
+  const byHandCost = useByHand(open.request);
   const byHand = shown && byHandCost !== null ? byHandCost - shown.committedShipping : null;
   const [view, setView] = useState<'list' | 'boards'>('list');
   const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
   const [isAdding, setAdding] = useState(false);
   const remove = ({ purchase, line }: PurchaseAt) => {
-    const name = purchase.lines[line] ? tagName(purchase.lines[line].item) : '';
-    run(removeLine(purchase, line));
+    const gone = purchase.lines[line];
+    const name = gone ? tagName(gone.item) : '';
+    if (gone) dispatch({ type: 'removeLine', purchaseId: purchase.id, line: gone });
     setBought(null);
     notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
   };
@@ -71,13 +83,17 @@ const Buy = ({ open }: { open: OpenProject }) => {
       at={bought}
       isPlanned
       onSave={(purchase) =>
-        run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, today()) })
+        dispatch({
+          type: 'recordPurchase',
+          purchase,
+          charges: chargesFor(project, book, plan, purchase),
+          ...firstBaseline(project, book, plan, today()),
+        })
       }
       onRemove={bought.isNew ? undefined : { label: 'Not bought', run: () => remove(bought) }}
       onClose={() => setBought(null)}
     />
   ) : null;
-  if (!plan) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
   const isEmpty = project.groups.every(({ options }) => options.every(({ parts }) => parts.length === 0));
   if (isEmpty)
     return (
@@ -105,6 +121,11 @@ const Buy = ({ open }: { open: OpenProject }) => {
         {shown ? (
           <Text size="small" tone="soft">
             {doing === null ? proofWords(shown) : doingWords(shown, doing)}
+          </Text>
+        ) : null}
+        {failure ? (
+          <Text size="small" tone="bad" role="status">
+            {failure}
           </Text>
         ) : null}
         {isLong ? (

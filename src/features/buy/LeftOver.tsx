@@ -4,35 +4,31 @@ import { leftoversOf } from '@/core/budget';
 import type { Plan } from '@/core/plan';
 import { formatMoney } from '@/core/units';
 import { rackName } from '@/core/project';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, Row, Text } from '@/ui';
 
 /** What is left once everything is bought: one tap puts it on the rack, for the next plan to use. */
 export const LeftOver = ({ open, plan }: { open: OpenProject; plan: Plan }) => {
-  const { project, book, run, runOnBook, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const left = useMemo(() => leftoversOf(project, book, plan), [project, book, plan]);
   const isThere = Object.values(book.rack ?? {}).some(({ from }) => from === project.name);
   if (plan.total > 0 || project.purchases.length === 0 || left.length === 0 || isThere) return null;
   const sum = left.reduce((all, { quantity, worth }) => all + quantity * worth, 0);
   const put = (isValued: boolean) => {
-    runOnBook({
-      type: 'putOnRack',
-      entries: left.map(({ item, quantity, share, worth }) => ({
-        id: newId(),
-        item,
-        quantity,
-        ...(share === undefined ? {} : { share }),
-        from: project.name,
-        ...(isValued && worth > 0 ? { value: { sum: worth, currency: project.currency } } : {}),
-      })),
-    });
+    const entries = left.map(({ item, quantity, share, worth }) => ({
+      id: newId(),
+      item,
+      quantity,
+      ...(share === undefined ? {} : { share }),
+      from: project.name,
+      ...(isValued && worth > 0 ? { value: { sum: worth, currency: project.currency } } : {}),
+    }));
     // Its own parts are cut already: it must not take from the rack what it has just put there.
-    run({ type: 'editProject', fields: { leavesRack: true } });
-    const back = () => {
-      undo();
-      undo();
-    };
-    notify({ text: 'What is left is on the rack.', action: { label: 'Undo', run: back } });
+    dispatch([
+      { type: 'putOnRack', entries },
+      { type: 'editProject', fields: { leavesRack: true } },
+    ]);
+    notify({ text: 'What is left is on the rack.', action: { label: 'Undo', run: undo } });
   };
   return (
     <View role="region" aria-label="Left over">

@@ -4,24 +4,21 @@ import { forgottenIn, type Forgotten } from '@/core/compare';
 import { parseMoney, symbol } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import type { Command } from '@/core/project';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, Row, TextField, Text } from '@/ui';
 
 /** What people forget, asked for by rule: added, said to be there, or dismissed for good. */
 export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan | null }) => {
-  const { project, book, run, runOnBook, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const [isOpen, setOpen] = useState(false);
   const missing = useMemo(() => forgottenIn(project, book, plan), [project, book, plan]);
   if (missing.length === 0) return null;
   const done = (command: Command, text: string) => {
-    run(command);
+    dispatch(command);
     notify({ text, action: { label: 'Undo', run: undo } });
   };
   const dismiss = ({ id, title }: Forgotten) =>
-    done(
-      { type: 'editMoney', fields: { dismissed: [...(project.dismissed ?? []), id] } },
-      `${title}: not asked for here again.`,
-    );
+    done({ type: 'dismissReminder', reminderId: id }, `${title}: not asked for here again.`);
   const add = ({ wants, title }: Forgotten, price?: number) => {
     if (!wants) return;
     const extra = { ...wants.extra, id: newId(), ...(price === undefined ? {} : { price }) };
@@ -30,7 +27,7 @@ export const OftenForgotten = ({ open, plan }: { open: OpenProject; plan: Plan |
   const owned = (one: Forgotten) => {
     if (!one.wants) return;
     if (one.wants.isTool) {
-      runOnBook({ type: 'putTool', tool: { id: newId(), name: one.wants.extra.name } });
+      dispatch({ type: 'putTool', tool: { id: newId(), name: one.wants.extra.name } });
       notify({
         text: `${one.title}: with your tools, for every project.`,
         action: { label: 'Undo', run: undo },

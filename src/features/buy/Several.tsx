@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatMoney } from '@/core/units';
-import type { OpenProject } from '@/data';
-import { useSeveral } from '@/planning';
+import { useSeveral, type OpenProject } from '@/hooks';
+
 import { SectionHeader, Button, Row, Text } from '@/ui';
 
 /** What one piece of work costs when several are built at once: longer boards and whole packs are used up better. */

@@ -4,21 +4,20 @@ import { buildOrBuy, type Outcome } from '@/core/compare';
 import { isDate } from '@/core/io';
 import { formatDay, formatMoney, parseMoney, symbol } from '@/core/units';
 import type { ReadyMade, Work } from '@/core/project';
-import { newId, notify, useToday, type OpenProject } from '@/data';
+import { newId, notify, useToday, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, IconAction, Row, SumRow, TextField, WorkFields, Text } from '@/ui';
 
 const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
 /** What building comes to beside what such a thing costs ready made. */
 export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outcome | null }) => {
-  const { project, run, undo } = open;
+  const { project, dispatch, undo } = open;
   const { currency, builds, work = NO_WORK, readyMade = [] } = project;
   const money = (sum: number) => formatMoney(sum, currency);
-  const change = (fields: Partial<Work>) =>
-    run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  const change = (fields: Partial<Work>) => dispatch({ type: 'editWork', fields });
   const found = outcome ? buildOrBuy(project, outcome) : null;
   const remove = (seen: ReadyMade) => {
-    run({ type: 'editProject', fields: { readyMade: readyMade.filter(({ id }) => id !== seen.id) } });
+    dispatch({ type: 'removeReadyMade', seenId: seen.id });
     notify({
       text: `The ready-made price of ${seen.source} is deleted.`,
       action: { label: 'Undo', run: undo },
@@ -76,10 +75,7 @@ export const BuildOrBuy = ({ open, outcome }: { open: OpenProject; outcome: Outc
           </View>
         </Row>
       ))}
-      <AddReadyMade
-        currency={currency}
-        onAdd={(seen) => run({ type: 'editProject', fields: { readyMade: [...readyMade, seen] } })}
-      />
+      <AddReadyMade currency={currency} onAdd={(seen) => dispatch({ type: 'addReadyMade', seen })} />
     </View>
   );
 };

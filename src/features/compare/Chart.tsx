@@ -1,7 +1,7 @@
 import { useDeferredValue } from 'react';
 import { targetOf } from '@/core/budget';
 import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/lumber';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 import { Bars, useColors } from '@/ui';
 import { barsOf, type Column } from './columns';
 

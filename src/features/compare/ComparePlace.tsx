@@ -4,8 +4,17 @@ import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
 import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
-import { newId, notify, useProject, type OpenProject } from '@/data';
-import { useKeepPlan, usePlan, useProposals, useWaysToSave } from '@/planning';
+import {
+  keepPlan,
+  newId,
+  notify,
+  usePlanned,
+  useProject,
+  useProposals,
+  useWaysToSave,
+  type OpenProject,
+  type PlannedProject,
+} from '@/hooks';
 import { Button, Columns, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { AddColumn } from './AddColumn';
 import { BuildOrBuy } from './BuildOrBuy';
@@ -18,7 +27,16 @@ import { Ways } from './Ways';
 /** Other ways to do a project side by side against the target, ways to save, and building against buying. */
 export const ComparePlace = ({ id }: { id: string }) => {
   const open = useProject(id);
-  return open ? <Compare open={open} /> : null;
+  return open ? <Planned open={open} /> : null;
+};
+
+const Planned = ({ open }: { open: OpenProject }) => {
+  const planned = usePlanned(open);
+  return planned ? (
+    <Compare open={planned} />
+  ) : (
+    <ActivityIndicator style={styles.wait} aria-label="Planning" />
+  );
 };
 
 const VIEWS = [
@@ -34,30 +52,26 @@ const NONE: Column[] = [];
 const MAX_ALTERNATIVES = 11;
 const PROPOSED = 5;
 
-const Compare = ({ open }: { open: OpenProject }) => {
-  const { project, book, run, undo } = open;
+const Compare = ({ open }: { open: PlannedProject }) => {
+  const { project, book, dispatch, undo, plan, doing, isStale, request } = open;
   const isWide = useIsWide();
-  const view = usePlan(project, book);
   const [asked, setShown] = useState<ViewName>('ways');
   // The tab answers at once, and what it opens follows.
   const shown = useDeferredValue<ViewName | null>(asked, null);
   const [isAdding, setIsAdding] = useState(false);
-  const keepPlan = useKeepPlan();
-  const proposals = useProposals(project, book, view.plan);
+  const proposals = useProposals(request, plan);
   const alternatives = useMemo(
     (): Alternative[] => project.alternatives ?? usualProposals(proposals ?? [], PROPOSED).map(asAlternative),
     [project.alternatives, proposals],
   );
-  const latest = useColumns(open, view, alternatives);
+  const latest = useColumns(open, alternatives);
   // What arrives is drawn between what is touched, never before it.
   const columns = useDeferredValue(latest, NONE);
-  const base = view.doing === null && !view.isStale ? view.plan : null;
+  const base = doing === null && !isStale ? plan : null;
   // What is in sight is planned first.
   const isBusy = proposals === null || latest.some(({ isPlanning }) => isPlanning);
-  const ways = useWaysToSave(project, book, isBusy && asked !== 'save' ? null : base);
+  const ways = useWaysToSave(request, isBusy && asked !== 'save' ? null : base);
 
-  const put = (next: Alternative[]) =>
-    run({ type: 'setAlternatives', alternatives: next.slice(0, MAX_ALTERNATIVES) });
   const add = (alternative: Alternative): void => {
     if (alternatives.some(({ id }) => id === alternative.id)) return;
     if (alternatives.length >= MAX_ALTERNATIVES) {
@@ -66,18 +80,18 @@ const Compare = ({ open }: { open: OpenProject }) => {
       });
       return;
     }
-    put([...alternatives, alternative]);
+    dispatch({ type: 'addAlternative', alternative, proposed: alternatives, most: MAX_ALTERNATIVES });
   };
   const choose = (column: Column): void => {
     if (!column.alternative) return;
     const { name, changes } = column.alternative;
     if (column.plan) keepPlan(project, book, changes, column.plan);
-    run({ type: 'choose', name, changes });
+    dispatch({ type: 'choose', name, changes });
     notify({ text: `${name} is chosen.`, action: { label: 'Undo', run: undo } });
   };
-  const take = ({ title, changes, plan, saves }: Saving): void => {
-    keepPlan(project, book, changes, plan);
-    run({ type: 'choose', name: title, changes });
+  const take = ({ title, changes, plan: cheaper, saves }: Saving): void => {
+    keepPlan(project, book, changes, cheaper);
+    dispatch({ type: 'choose', name: title, changes });
     notify({
       text: `${title}: ${formatMoney(saves, project.currency)} less.`,
       action: { label: 'Undo', run: undo },
@@ -88,7 +102,6 @@ const Compare = ({ open }: { open: OpenProject }) => {
     setShown('ways');
   };
 
-  if (!view.plan) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
   if (project.groups.every((group) => (chosenOption(group)?.parts ?? []).length === 0))
     return (
       <Columns>
@@ -104,7 +117,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
         add(asAlternative(proposal));
         if (!isWide) setIsAdding(false);
       }}
-      onReset={project.alternatives ? () => run({ type: 'setAlternatives', alternatives: null }) : null}
+      onReset={project.alternatives ? () => dispatch({ type: 'resetAlternatives' }) : null}
       onClose={() => setIsAdding(false)}
     />
   ) : null;
@@ -112,7 +125,8 @@ const Compare = ({ open }: { open: OpenProject }) => {
     columns,
     project,
     onChoose: choose,
-    onRemove: (column: Column) => put(alternatives.filter(({ id }) => id !== column.id)),
+    onRemove: (column: Column) =>
+      dispatch({ type: 'removeAlternative', alternativeId: column.id, proposed: alternatives }),
   };
   return (
     <Columns detail={detail} width={isWide && shown === 'ways' ? 'all' : 'reading'}>
@@ -130,9 +144,9 @@ const Compare = ({ open }: { open: OpenProject }) => {
               Add a way
             </Button>
           </View>
-          {view.plan.problems.length > 0 ? (
+          {plan.problems.length > 0 ? (
             <Text size="small" tone="bad" style={styles.lacking}>
-              {`In no sum here: ${view.plan.problems[0]?.sentence ?? ''}${view.plan.problems.length > 1 ? ` And ${view.plan.problems.length - 1} more, see Buy.` : ''}`}
+              {`In no sum here: ${plan.problems[0]?.sentence ?? ''}${plan.problems.length > 1 ? ` And ${plan.problems.length - 1} more, see Buy.` : ''}`}
             </Text>
           ) : null}
           <Chart columns={columns} open={open} />
@@ -145,7 +159,7 @@ const Compare = ({ open }: { open: OpenProject }) => {
       ) : shown === 'save' ? (
         <Ways
           view={ways}
-          isWhole={view.plan.status !== 'infeasible'}
+          isWhole={plan.status !== 'infeasible'}
           project={project}
           onTry={tryIt}
           onTake={take}

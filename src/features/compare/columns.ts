@@ -2,8 +2,7 @@ import { useMemo } from 'react';
 import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
 import type { Plan } from '@/core/plan';
 import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
-import type { OpenProject } from '@/data';
-import { useAlternatives, useBreakEvens, type PlanView } from '@/planning';
+import { useAlternatives, useBreakEvens, type PlannedProject } from '@/hooks';
 
 /** One column: a way to do the project, with what it comes to. */
 export interface Column {
@@ -23,13 +22,12 @@ export interface Column {
 export const NOW = 'As it is now';
 
 /** The choice and every alternative with its outcome, the cheapest first; those not known yet, and those that cannot be made, last. */
-export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alternative[]): Column[] => {
-  const { project, book } = open;
+export const useColumns = (open: PlannedProject, alternatives: Alternative[]): Column[] => {
+  const { project, book, plan: now } = open;
   const views = useAlternatives(project, book, alternatives);
-  const chosen = useMemo(() => outcomeOf(project, book, view.plan), [project, book, view.plan]);
-  const base = view.doing === null && !view.isStale ? view.plan : null;
+  const chosen = useMemo(() => outcomeOf(project, book, now), [project, book, now]);
+  const base = open.doing === null && !open.isStale ? now : null;
   const evens = useBreakEvens(
-    project,
     book,
     base,
     chosen?.atTill ?? 0,
@@ -43,9 +41,9 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
       isChosen: true,
       alternative: null,
       made: project,
-      plan: view.plan,
+      plan: now,
       outcome: chosen,
-      isPlanning: view.plan === null,
+      isPlanning: false,
       breakEven: null,
     },
     ...views
@@ -59,7 +57,7 @@ export const useColumns = (open: OpenProject, view: PlanView, alternatives: Alte
         alternative,
         made,
         plan,
-        outcome: lackOf(plan) === lackOf(view.plan) ? outcomeKept(made, book, plan) : null,
+        outcome: lackOf(plan) === lackOf(now) ? outcomeKept(made, book, plan) : null,
         isPlanning,
         breakEven: evens[alternative.id] ?? null,
       })),

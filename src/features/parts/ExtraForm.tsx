@@ -21,7 +21,7 @@ import {
   type ExtraRule,
 } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { notify, type OpenProject } from '@/data';
+import { notify, type OpenProject } from '@/hooks';
 import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 
@@ -40,7 +40,7 @@ const RULES: { value: ExtraRule; label: string }[] = [
 
 /** Something that is not cut: what it is for, and how much of it one can or bag does. */
 export const ExtraForm = ({
-  open: { project, run, undo },
+  open: { project, dispatch, undo },
   extraId,
   onClose,
 }: {
@@ -50,9 +50,9 @@ export const ExtraForm = ({
 }) => {
   const extra = project.extras.find(({ id }) => id === extraId);
   if (!extra) return null;
-  const edit = (fields: Partial<Omit<Extra, 'id'>>) => run({ type: 'editExtra', extraId, fields });
+  const edit = (fields: Partial<Omit<Extra, 'id'>>) => dispatch({ type: 'editExtra', extraId, fields });
   const remove = () => {
-    run({ type: 'removeExtra', extraId });
+    dispatch({ type: 'removeExtra', extraId });
     onClose();
     notify({ text: `${extra.name} is deleted.`, action: { label: 'Undo', run: undo } });
   };

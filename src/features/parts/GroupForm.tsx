@@ -1,7 +1,7 @@
 import { parseCount } from '@/core/units';
 import { chosenOption, cutParts, emptyExtra, type Group, type Joint } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, ReadField } from '@/ui';
 import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
@@ -25,10 +25,10 @@ export const GroupForm = ({
   /** Opens the helper that made it; absent when it was made by hand. */
   onHelper?: () => void;
 }) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const group = project.groups.find(({ id }) => id === groupId);
   if (!group) return null;
-  const edit = (fields: Partial<Group>) => run({ type: 'editGroup', groupId, fields });
+  const edit = (fields: Partial<Group>) => dispatch({ type: 'editGroup', groupId, fields });
   const readName = (text: string): Result<string> => {
     const name = text.trim();
     const isTaken = project.groups.some((other) => other.id !== groupId && other.name === name);
@@ -53,7 +53,7 @@ export const GroupForm = ({
       each: 2,
       item: '',
     };
-    run({ type: 'addJoint', groupId, joint });
+    dispatch({ type: 'addJoint', groupId, joint });
     onChoose({ kind: 'joint', id: joint.id });
   };
   const cover = () => {
@@ -65,11 +65,11 @@ export const GroupForm = ({
       covers: project.unit === 'in' ? '60 ft2' : '5 m2',
       coats: 2,
     };
-    run({ type: 'addExtra', extra });
+    dispatch({ type: 'addExtra', extra });
     onChoose({ kind: 'extra', id: extra.id });
   };
   const remove = () => {
-    run({ type: 'removeGroup', groupId });
+    dispatch({ type: 'removeGroup', groupId });
     onClose();
     notify({
       text: `${group.name} is deleted, with its ${count} ${count === 1 ? 'part' : 'parts'}.`,
@@ -86,7 +86,7 @@ export const GroupForm = ({
         label="Name of the group"
         text={group.name}
         read={readName}
-        onRead={(name) => run({ type: 'editGroup', groupId, fields: { name } })}
+        onRead={(name) => dispatch({ type: 'editGroup', groupId, fields: { name } })}
       />
       {onHelper ? (
         <Button mode="outlined" onPress={onHelper}>
@@ -98,7 +98,9 @@ export const GroupForm = ({
         inputMode="numeric"
         text={String(group.copies ?? 1)}
         read={parseCount}
-        onRead={(copies) => run({ type: 'editGroup', groupId, fields: { copies: Math.min(copies, 10_000) } })}
+        onRead={(copies) =>
+          dispatch({ type: 'editGroup', groupId, fields: { copies: Math.min(copies, 10_000) } })
+        }
       />
       <Choice
         label="Where it stands"

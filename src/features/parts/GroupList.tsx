@@ -22,7 +22,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { formatMoney, type Minor } from '@/core/units';
 import { chosenOption, partLetters, type Group, type Part, type Project } from '@/core/project';
 import type { Check } from '@/core/takeoff';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 import { SectionHeader, Row, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 import { onScreen, PartRow, type OnScreen } from './PartRow';
@@ -53,7 +53,7 @@ const BY_KEYS = {
 const partsOf = (group: Group): Part[] => chosenOption(group)?.parts ?? [];
 
 /** The parts by group, in an order that is changed by dragging, within a group and between groups. */
-export const GroupList = ({ open: { project, run }, costs, checks, chosen, onChoose }: Props) => {
+export const GroupList = ({ open: { project, dispatch }, costs, checks, chosen, onChoose }: Props) => {
   const [screen] = useState(onScreen);
   const settled = useDeferredValue(project);
   const lateCosts = useDeferredValue(costs);
@@ -69,7 +69,7 @@ export const GroupList = ({ open: { project, run }, costs, checks, chosen, onCho
     const target = project.groups.find((group) => partsOf(group).some(({ id }) => id === over.id));
     if (!target) return;
     const index = partsOf(target).findIndex(({ id }) => id === over.id);
-    run({ type: 'movePart', partId: String(active.id), groupId: target.id, index });
+    dispatch({ type: 'movePart', partId: String(active.id), groupId: target.id, index });
   };
   const nameOf = (id: string | number) =>
     project.groups.flatMap(partsOf).find((part) => part.id === id)?.name ?? 'part';

@@ -16,7 +16,7 @@ import {
   type HelperInput,
 } from '@/core/takeoff';
 import { woodTone } from '@/core/lumber';
-import { newId, type OpenProject } from '@/data';
+import { newId, type OpenProject } from '@/hooks';
 import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import { MaterialField } from './MaterialField';
 import { EXPOSURES, partWords } from './words';
@@ -65,7 +65,7 @@ interface Props {
 }
 
 /** Asks what a builder has in mind, draws it with every keystroke, and adds the parts. */
-export const HelperForm = ({ open: { project, book, run }, helper, groupId, onClose }: Props) => {
+export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId, onClose }: Props) => {
   const group = project.groups.find(({ id }) => id === groupId);
   const option = group && chosenOption(group);
   const [told, setTold] = useState<HelperInput>(() =>
@@ -96,7 +96,7 @@ export const HelperForm = ({ open: { project, book, run }, helper, groupId, onCl
     const made = previewMade(helper, told, { project, groupName: name.trim(), materials, groupId, newId });
     if (!made.ok || isTaken) return;
     const { command } = made.value;
-    run(
+    dispatch(
       command.type === 'addMade'
         ? { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } }
         : command,

@@ -10,7 +10,7 @@ import {
   type Part,
 } from '@/core/project';
 import { fail, ok } from '@/core/result';
-import { notify, type OpenProject } from '@/data';
+import { notify, type OpenProject } from '@/hooks';
 import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { countReader } from './reading';
@@ -25,7 +25,7 @@ const KINDS: { value: JointKind; label: string }[] = [
 
 /** How two parts of a group are fastened: count and length follow by rule. */
 export const JointForm = ({
-  open: { project, run, undo },
+  open: { project, dispatch, undo },
   jointId,
   onClose,
 }: {
@@ -37,13 +37,13 @@ export const JointForm = ({
   const option = group && chosenOption(group);
   const joint = option?.joints?.find(({ id }) => id === jointId);
   if (!group || !option || !joint) return null;
-  const edit = (fields: Partial<Omit<Joint, 'id'>>) => run({ type: 'editJoint', jointId, fields });
+  const edit = (fields: Partial<Omit<Joint, 'id'>>) => dispatch({ type: 'editJoint', jointId, fields });
   const cut = option.parts.filter(({ kind }) => kind !== 'hardware');
   const parts = cut.map(({ id, name }: Part) => ({ value: id, label: name }));
   const resolved = resolveJoint(joint, option, group, project);
   const byRule = resolved && fastenerItem(joint.how, resolved.length, project.unit, resolved.finish);
   const remove = () => {
-    run({ type: 'removeJoint', jointId });
+    dispatch({ type: 'removeJoint', jointId });
     onClose();
     notify({ text: 'Those fasteners are deleted.', action: { label: 'Undo', run: undo } });
   };
@@ -120,7 +120,7 @@ export const JointForm = ({
           if (!percent.ok || percent.value <= 100) return percent;
           return fail('percent', 'No more than 100 percent.');
         }}
-        onRead={(percent) => run({ type: 'editProject', fields: { fastenerSpare: percent / 100 } })}
+        onRead={(percent) => dispatch({ type: 'editProject', fields: { fastenerSpare: percent / 100 } })}
         help="For those that break, strip and roll away: rule of thumb."
       />
       {resolved ? (

@@ -1,13 +1,13 @@
 import { variableNameFault } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { notify, type OpenProject } from '@/data';
+import { notify, type OpenProject } from '@/hooks';
 import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { VariableField } from './MeasuresBand';
 
 /** One measure: its name, which every formula follows, and what it is. */
 export const MeasureForm = ({
-  open: { project, run, undo },
+  open: { project, dispatch, undo },
   variableId,
   onClose,
 }: {
@@ -25,7 +25,7 @@ export const MeasureForm = ({
     return fault === null ? ok(text.trim()) : fail('name', fault);
   };
   const remove = () => {
-    run({ type: 'removeVariable', variableId });
+    dispatch({ type: 'removeVariable', variableId });
     onClose();
     notify({
       text: `${variable.name} is deleted. What followed from it keeps its value.`,
@@ -38,7 +38,7 @@ export const MeasureForm = ({
         label="Name of the measure"
         text={variable.name}
         read={readName}
-        onRead={(name) => run({ type: 'editVariable', variableId, fields: { name } })}
+        onRead={(name) => dispatch({ type: 'editVariable', variableId, fields: { name } })}
         help="A new name goes into every formula that has the old one."
       />
       <Choice
@@ -48,13 +48,13 @@ export const MeasureForm = ({
           { value: 'length', label: 'A length' },
           { value: 'number', label: 'A number or an angle' },
         ]}
-        onChange={(kind) => run({ type: 'editVariable', variableId, fields: { kind } })}
+        onChange={(kind) => dispatch({ type: 'editVariable', variableId, fields: { kind } })}
       />
       <VariableField
         project={project}
         variable={variable}
         label="What it is, or follows from"
-        onChange={(formula) => run({ type: 'editVariable', variableId, fields: { formula } })}
+        onChange={(formula) => dispatch({ type: 'editVariable', variableId, fields: { formula } })}
       />
       <Text size="small" tone="soft">
         Formulas take measures by name, parts as leg.length, leg.width, leg.thickness or leg.count, sections

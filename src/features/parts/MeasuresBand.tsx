@@ -3,7 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength, parseLength } from '@/core/units';
 import { freeVariableName, valuesOf, type Project, type Variable } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { newId, type OpenProject } from '@/data';
+import { newId, type OpenProject } from '@/hooks';
 import { SectionHeader, FONTS, IconAction, ReadField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import type { Chosen } from './chosen';
 
@@ -14,7 +14,7 @@ interface Props {
 
 /** The measures with a name: change one, and all that follows from it moves. */
 export const MeasuresBand = ({ open, onChoose }: Props) => {
-  const { project, run } = open;
+  const { project, dispatch } = open;
   const isWide = useIsWide();
   const asked = project.variables.filter(({ note }) => note !== 'follows');
   const follows = project.variables.filter(({ note }) => note === 'follows');
@@ -30,7 +30,7 @@ export const MeasuresBand = ({ open, onChoose }: Props) => {
       formula: project.unit === 'in' ? '12' : '300',
       note: '',
     };
-    run({ type: 'addVariable', variable });
+    dispatch({ type: 'addVariable', variable });
     onChoose({ kind: 'measure', id: variable.id });
   };
   return (
@@ -116,7 +116,7 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
 };
 
 const OneField = ({
-  open: { project, run },
+  open: { project, dispatch },
   variable,
   onChoose,
   hasFocus = false,
@@ -127,7 +127,9 @@ const OneField = ({
         project={project}
         variable={variable}
         autoFocus={hasFocus}
-        onChange={(formula) => run({ type: 'editVariable', variableId: variable.id, fields: { formula } })}
+        onChange={(formula) =>
+          dispatch({ type: 'editVariable', variableId: variable.id, fields: { formula } })
+        }
       />
     </View>
     <IconAction

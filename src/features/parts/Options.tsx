@@ -1,11 +1,11 @@
 import { StyleSheet, View } from 'react-native';
 import { chosenOption, copyOption, numbered, type Group } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, ReadField, Text } from '@/ui';
 
 /** The ways to make a group, one of them chosen: slats or one sheet, pickets or boards. Each has parts of its own. */
-export const Options = ({ open: { run, undo }, group }: { open: OpenProject; group: Group }) => {
+export const Options = ({ open: { dispatch, undo }, group }: { open: OpenProject; group: Group }) => {
   const { id: groupId, options } = group;
   const chosen = chosenOption(group);
   if (!chosen) return null;
@@ -18,7 +18,7 @@ export const Options = ({ open: { run, undo }, group }: { open: OpenProject; gro
     };
     const name = numbered('Another way', (taken) => options.some((option) => option.name === taken));
     const option = copyOption(chosen, name, idOf);
-    run({
+    dispatch({
       type: 'choose',
       name,
       changes: [
@@ -29,7 +29,7 @@ export const Options = ({ open: { run, undo }, group }: { open: OpenProject; gro
     notify({ text: `${name} begins as a copy of ${chosen.name}. Change its parts; Compare shows both.` });
   };
   const remove = (optionId: string, name: string) => {
-    run({ type: 'removeOption', groupId, optionId });
+    dispatch({ type: 'removeOption', groupId, optionId });
     notify({ text: `${name} is deleted.`, action: { label: 'Undo', run: undo } });
   };
   const readName = (text: string): Result<string> =>
@@ -43,13 +43,13 @@ export const Options = ({ open: { run, undo }, group }: { open: OpenProject; gro
             label="The way it is made"
             value={chosen.id}
             options={options.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(optionId) => run({ type: 'chooseOption', groupId, optionId })}
+            onChange={(optionId) => dispatch({ type: 'chooseOption', groupId, optionId })}
           />
           <ReadField
             label="Name of this way"
             text={chosen.name}
             read={readName}
-            onRead={(name) => run({ type: 'renameOption', groupId, optionId: chosen.id, name })}
+            onRead={(name) => dispatch({ type: 'renameOption', groupId, optionId: chosen.id, name })}
           />
         </>
       ) : (

@@ -10,7 +10,7 @@ import {
   type Shows,
 } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, KINDS, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { MaterialField } from './MaterialField';
@@ -44,14 +44,14 @@ const filled =
 
 /** One part: every field takes effect as it is typed, so that boards and money move along. */
 export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const home = project.groups.find(({ options }) =>
     options.some(({ parts }) => parts.some(({ id }) => id === partId)),
   );
   const siblings = home?.options.flatMap(({ parts }) => parts) ?? [];
   const part = siblings.find(({ id }) => id === partId);
   if (!home || !part) return null;
-  const edit = (fields: Partial<Omit<Part, 'id'>>) => run({ type: 'editPart', partId, fields });
+  const edit = (fields: Partial<Omit<Part, 'id'>>) => dispatch({ type: 'editPart', partId, fields });
   const letter = partLetters(project)[part.id];
   const problem = resolve(project).problems.find((found) => found.partId === partId);
   const readName = (text: string): Result<string> =>
@@ -75,7 +75,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       id: newId(),
       name: freeName(project, home.id, part.name),
     };
-    run({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
+    dispatch({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: copy.id });
   };
   /** Its mirror image: as many, as long, whatever becomes of the first. */
@@ -91,11 +91,11 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       length: part.length && { text: `${own}.length`, ticks: part.length.ticks },
       width: part.width && { text: `${own}.width`, ticks: part.width.ticks },
     };
-    run({ type: 'addPart', groupId: home.id, part: image, index: siblings.indexOf(part) + 1 });
+    dispatch({ type: 'addPart', groupId: home.id, part: image, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: image.id });
   };
   const remove = () => {
-    run({ type: 'removePart', partId });
+    dispatch({ type: 'removePart', partId });
     onClose();
     notify({ text: `${part.name} is deleted.`, action: { label: 'Undo', run: undo } });
   };
@@ -165,7 +165,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
           value={home.id}
           options={project.groups.map((group: Group) => ({ value: group.id, label: group.name }))}
           onChange={(groupId) =>
-            run({
+            dispatch({
               type: 'movePart',
               partId,
               groupId,

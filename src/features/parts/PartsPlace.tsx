@@ -7,8 +7,7 @@ import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/cor
 import { needsOf } from '@/core/pricing';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
-import { newId, useProject, type OpenProject } from '@/data';
-import { usePlan } from '@/planning';
+import { newId, useProject, type OpenProject, useSnapshot } from '@/hooks';
 import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
 import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
@@ -30,15 +29,20 @@ export const PartsPlace = ({ id }: { id: string }) => {
 };
 
 const Parts = ({ open }: { open: OpenProject }) => {
-  const { project, book, run } = open;
+  const { project, book, dispatch } = open;
   const isWide = useIsWide();
-  const plan = shownPlan(usePlan(project, book).plan);
+  const snapshot = useSnapshot(project.id);
+  const plan = shownPlan(snapshot?.plan ?? null);
   const [chosen, setChosen] = useState<Chosen>(null);
   const [groupId, setGroupId] = useState<string | null>(null);
   const [opened, setOpened] = useState<Opened>(null);
   // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
-  const costs = useMemo(() => (plan ? inThePiece(settled, plan, book) : {}), [settled, plan, book]);
+  // What it costs is of one generation, which may be a moment behind what is typed.
+  const costs = useMemo(
+    () => (snapshot && plan ? inThePiece(snapshot.project, plan, snapshot.book) : {}),
+    [snapshot, plan],
+  );
   const checks = useMemo(
     () => [...checksOf(settled, longestSold(settled, book), book.materials), ...fitChecks(settled, book)],
     [settled, book],
@@ -48,14 +52,14 @@ const Parts = ({ open }: { open: OpenProject }) => {
     let number = project.groups.length + 1;
     while (names.has(`Group ${number}`)) number++;
     const group = emptyGroup(newId(), newId(), `Group ${number}`);
-    run({ type: 'addGroup', group });
+    dispatch({ type: 'addGroup', group });
     setGroupId(group.id);
     setChosen({ kind: 'group', id: group.id });
   };
   const addExtra = () => {
     const covers = project.unit === 'in' ? '60 ft2' : '5 m2';
     const extra = { ...emptyExtra(newId()), name: 'Finish', rule: 'finish' as const, coats: 2, covers };
-    run({ type: 'addExtra', extra });
+    dispatch({ type: 'addExtra', extra });
     setChosen({ kind: 'extra', id: extra.id });
   };
   const form = (
@@ -102,7 +106,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
             Add a finish
           </Button>
         </View>
-        <Facts project={settled} costs={costs} plan={plan} />
+        <Facts project={snapshot?.project ?? settled} costs={costs} plan={plan} />
       </View>
       {isWide || !chosen ? null : form}
       <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { readPastedList, type PastedLine } from '@/core/io';
-import { emptyGroup, numbered, type Group, type Part, type Project } from '@/core/project';
-import { newId, notify, type OpenProject } from '@/data';
+import { type Command, emptyGroup, numbered, type Group, type Part, type Project } from '@/core/project';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Icon, Sheet, TextField, useColors, Text } from '@/ui';
 import { readBack } from './words';
 
 /** A list that was written elsewhere: every line is read back before anything is taken. */
 export const PasteSheet = ({
-  open: { project, run },
+  open: { project, dispatch },
   groupId,
   onClose,
 }: {
@@ -22,10 +22,13 @@ export const PasteSheet = ({
   const wrong = lines.filter(({ reading }) => 'ok' in reading && !reading.ok);
   const home = project.groups.find(({ id }) => id === groupId) ?? project.groups.at(-1);
   const take = () => {
-    for (const { group, isNew, parts } of byGroup(lines, project, home)) {
-      if (isNew) run({ type: 'addGroup', group });
-      run({ type: 'addParts', groupId: group.id, parts });
-    }
+    dispatch(
+      byGroup(lines, project, home).flatMap(({ group, isNew, parts }): Command[] => [
+        ...(isNew ? [{ type: 'addGroup' as const, group }] : []),
+        { type: 'addParts', groupId: group.id, parts },
+      ]),
+      `add ${good.length} parts`,
+    );
     notify({ text: `${good.length} parts added.` });
     onClose();
   };

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { readQuickLine } from '@/core/io';
 import { emptyGroup, type Project } from '@/core/project';
-import { newId, type OpenProject } from '@/data';
+import { newId, type OpenProject } from '@/hooks';
 import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useColors, Text } from '@/ui';
 import { readBack } from './words';
 
@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** One line that reads `4 2x4 31 1/2 post`, shows how it understands while one types, and adds the part. */
-export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props) => {
+export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: Props) => {
   const colors = useColors();
   const [text, setText] = useState('');
   const [hasFocus, setFocus] = useState(false);
@@ -27,13 +27,15 @@ export const QuickLine = ({ open: { project, run }, groupId, setGroupId }: Props
   const add = () => {
     if (!reading.ok) return;
     const home = group ?? emptyGroup(newId(), newId(), 'main');
-    if (!group) run({ type: 'addGroup', group: home });
     const part = {
       ...reading.value.part,
       id: newId(),
       name: freeName(project, home.id, reading.value.part.name),
     };
-    run({ type: 'addPart', groupId: home.id, part });
+    dispatch([
+      ...(group ? [] : [{ type: 'addGroup' as const, group: home }]),
+      { type: 'addPart', groupId: home.id, part },
+    ]);
     setText('');
     input.current?.focus();
   };

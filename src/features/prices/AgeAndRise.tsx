@@ -4,7 +4,7 @@ import { formatDay, formatMoney } from '@/core/units';
 import { isStale, knownOn, offerAt } from '@/core/pricing';
 import type { Project } from '@/core/project';
 import { shownPlan } from '@/core/plan';
-import { usePlanAndMoney } from '@/planning';
+import { useSnapshot } from '@/hooks';
 import { SectionHeader, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { count } from './words';
@@ -13,10 +13,11 @@ const RISES = [0.05, 0.1, 0.2];
 
 /** How old the prices are that the plan rests on, and what dearer wood would do to the target. */
 export const AgeAndRise = ({ desk, project }: { desk: PriceBookView; project: Project }) => {
-  const { book, today, staleAfter, currency } = desk;
-  const { plan, money } = usePlanAndMoney(project, book);
-  const shown = shownPlan(plan);
-  if (!shown || shown.buys.length === 0) return null;
+  const { today, staleAfter, currency } = desk;
+  const snapshot = useSnapshot(project.id);
+  const shown = shownPlan(snapshot?.plan ?? null);
+  if (!snapshot || !shown || shown.buys.length === 0) return null;
+  const { book, money } = snapshot;
   const dates = shown.buys.map(({ offerKey }) => {
     const offer = offerAt(book, offerKey);
     return offer ? knownOn(offer, book) : null;

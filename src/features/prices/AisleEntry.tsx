@@ -4,7 +4,7 @@ import { formatDay, formatTag, symbol } from '@/core/units';
 import { asCompared, isStale, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
 import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
-import { newId } from '@/data';
+import { newId } from '@/hooks';
 import { Button, Choice, TextField, useColors, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
@@ -50,7 +50,7 @@ export const AisleEntry = (props: Props) => {
 };
 
 const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
-  const { unit, currency, offers, runOnBook } = desk;
+  const { unit, currency, offers, dispatch } = desk;
   const isWide = useIsWide();
   const colors = useColors();
   const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
@@ -83,7 +83,7 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
     // What was typed on this visit and is mended is one observation, not two.
     const before = visit.answers[ask.key];
     const id = before && before.kind !== 'passed' ? before.priceId : newId();
-    runOnBook({ type: 'putPrices', prices: [{ ...price, id, storeId: visit.storeId }] });
+    dispatch({ type: 'putPrices', prices: [{ ...price, id, storeId: visit.storeId }] });
     answer({ kind, priceId: id }, itemKey(price.item));
   };
   const save = () => {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { isLike, keepDraft, newId, today, useDraft } from '@/data';
+import { isLike, keepDraft, newId, today, useDraft } from '@/hooks';
 import { emptyStore } from '@/core/project';
 import { Button, IconAction, Row, TextField, useColors, useIsWide, Text } from '@/ui';
 import { asksOf, type Visit } from './aisle';
@@ -81,7 +81,7 @@ const StoreChoice = ({ desk, onChoose }: { desk: PriceBookView; onChoose: (store
   const add = () => {
     if (name.trim() === '' || isTaken) return;
     const store = emptyStore(newId(), name.trim(), desk.currency);
-    desk.runOnBook({ type: 'putStore', store });
+    desk.dispatch({ type: 'putStore', store });
     onChoose(store.id);
   };
   return (

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatMoney } from '@/core/units';
-import { usePlanDifference } from '@/planning';
+import { usePlanDifference } from '@/hooks';
 import { Button, useColors, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { bookWith, type FeedState } from './news';

@@ -2,8 +2,8 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatDay } from '@/core/units';
 import type { Change } from '@/core/pricing';
-import { notify, freeForBook } from '@/data';
-import { remoteReader } from '@/reading';
+import { notify, freeForBook } from '@/hooks';
+import { remoteReader } from '@/state/reading';
 import { SectionHeader, Button, Sheet, Checkbox, useColors, VirtualList, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { byWeight, changeKey, isUnasked, withChanges, type News } from './news';
@@ -19,7 +19,7 @@ export const FeedReview = ({
   news: News[];
   onClose: () => void;
 }) => {
-  const { runOnBook, undo } = desk;
+  const { dispatch, undo } = desk;
   const rows = useMemo(
     () => news.map((one) => ({ one, changes: byWeight(one.changes, desk) })),
     [news, desk],
@@ -44,7 +44,7 @@ export const FeedReview = ({
       });
       return;
     }
-    runOnBook({ type: 'putPrices', prices, stores });
+    dispatch({ type: 'putPrices', prices, stores });
     notify({
       text: `${count(number, 'price')} taken${number < all.length ? `, ${all.length - number} left as they were` : ''}.`,
       action: { label: 'Undo', run: undo },

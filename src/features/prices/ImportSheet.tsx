@@ -3,8 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { guessColumns, readHead, type SheetReading } from '@/core/io';
 import type { Meaning } from '@/core/pricing';
-import { notify, pickFile, freeForBook } from '@/data';
-import { remoteReader, stopReading, type SheetSummary } from '@/reading';
+import { notify, pickFile, freeForBook } from '@/hooks';
+import { remoteReader, stopReading, type SheetSummary } from '@/state/reading';
 import { Button, Faults, Sheet, Text } from '@/ui';
 import type { Problem } from '@/core/result';
 import { ColumnMatch } from './ColumnMatch';
@@ -41,7 +41,7 @@ export const ImportSheet = ({
   asksAtOnce: boolean;
   onClose: () => void;
 }) => {
-  const { book, unit, currency, today, runOnBook, undo } = desk;
+  const { book, unit, currency, today, dispatch, undo } = desk;
   const [sheet, setSheet] = useState<Picked | null>(null);
   const [reading, setReading] = useState<SheetReading>({ columns: {}, store: '' });
   const [step, setStep] = useState<Step>({ at: 'start' });
@@ -86,7 +86,7 @@ export const ImportSheet = ({
     const { prices, stores } = await remoteReader().taken({ meanings });
     const { fits, most } = await remoteReader().fitting(book, stores, prices, await freeForBook());
     if (!fits) return setStep({ at: 'full', most, of: prices.length });
-    runOnBook({ type: 'putPrices', prices, stores });
+    dispatch({ type: 'putPrices', prices, stores });
     notify({
       text: `${count(prices.length, 'price')} taken from ${sheet?.name ?? 'the file'}.`,
       action: { label: 'Undo', run: undo },

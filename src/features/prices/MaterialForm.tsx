@@ -14,7 +14,7 @@ import {
   type Decay,
   type Material,
 } from '@/core/lumber';
-import { notify } from '@/data';
+import { notify } from '@/hooks';
 import { Button, Choice, Detail, ReadField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { lifeWords, PLACES } from './Materials';
@@ -50,16 +50,16 @@ export const MaterialForm = ({
   name: string;
   onClose: () => void;
 }) => {
-  const { book, runOnBook, undo } = desk;
+  const { book, dispatch, undo } = desk;
   const known = materialOf(name, book.materials);
   const isOwn = book.materials?.[nameKey(name)] !== undefined;
   const change = (fields: Partial<Material>) =>
-    runOnBook({
+    dispatch({
       type: 'putMaterial',
       material: { ...known, ...fields, name: known.name || name, source: YOURS },
     });
   const forget = () => {
-    runOnBook({ type: 'removeMaterial', name });
+    dispatch({ type: 'removeMaterial', name });
     notify({ text: `${name} is taken by its name again.`, action: { label: 'Undo', run: undo } });
   };
   return (

@@ -11,7 +11,7 @@ import {
   type Offer,
 } from '@/core/pricing';
 import type { Price } from '@/core/project';
-import { newId, notify } from '@/data';
+import { newId, notify } from '@/hooks';
 import { SectionHeader, Button, Detail, lazyScreen, Row, StatusBadge, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { ageOf, asSold, cents, inThePocket, pocketWords, trendWords } from './words';
@@ -34,7 +34,7 @@ interface Props {
 
 /** Where one price comes from: as sold, as compared, in the pocket, its age, and all that was seen of it. */
 export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => {
-  const { book, currency, unit, runOnBook, undo } = desk;
+  const { book, currency, unit, dispatch, undo } = desk;
   const [width, setWidth] = useState(0);
   // The offer as it is now: it may have been changed while it is open. Dressed wood is told by what it is made from.
   const offer = offerAt(book, opened.key) ?? opened;
@@ -49,7 +49,7 @@ export const OfferDetail = ({ desk, offer: opened, onEdit, onClose }: Props) => 
   const pocket = pocketWords(offer, desk);
   const isOut = offer.available === 0;
   const seeAgain = (available: number | null, text: string) => {
-    runOnBook({
+    dispatch({
       type: 'putPrices',
       prices: [{ ...newest, id: newId(), date: desk.today, available, source: 'typed' }],
     });

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { formatTag } from '@/core/units';
 import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/pricing';
 import { emptyStore, type Kind, type PriceUnit } from '@/core/project';
-import { newId, notify } from '@/data';
+import { newId, notify } from '@/hooks';
 import { Button, Choice, Detail, KINDS, TextField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { readDraft, roughFor, type PriceDraft } from './draft';
@@ -54,7 +54,7 @@ const FINISHES: { value: PriceDraft['finish']; label: string }[] = [
 
 /** One price as it is on the shelf tag. */
 export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }: Props) => {
-  const { unit, currency, book, stores, runOnBook, undo } = desk;
+  const { unit, currency, book, stores, dispatch, undo } = desk;
   const [draft, setDraft] = useState(initial);
   const [newStore, setStore] = useState(initialStore);
   const [wasTried, setTried] = useState(false);
@@ -265,7 +265,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       old.date !== desk.today;
     const date = isSeenAnew ? desk.today : read.value.date;
     const id = old && !isSeenAnew ? old.id : newId();
-    runOnBook({
+    dispatch({
       type: 'putPrices',
       prices: [{ ...read.value, date, id, storeId, source: 'typed' }],
       stores: store ? [store] : [],
@@ -275,7 +275,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
 
   function remove(): void {
     if (!old) return;
-    runOnBook({ type: 'removePrices', ids: [old.id] });
+    dispatch({ type: 'removePrices', ids: [old.id] });
     onClose();
     notify({ text: `The price of ${old.item.name} is deleted.`, action: { label: 'Undo', run: undo } });
   }

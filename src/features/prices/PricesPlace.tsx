@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { writePrices } from '@/core/io';
 import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
-import { isLike, keepDraft, newId, saveFile, useDraft } from '@/data';
+import { isLike, keepDraft, newId, saveFile, useDraft } from '@/hooks';
 import { ActionMenu, Button, Columns, Select, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { usePriceBookView, type PriceBookView } from './priceBookView';
 import { blankDraft, draftForNeed, draftOfPrice, type PriceDraft } from './draft';

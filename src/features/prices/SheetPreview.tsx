@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { PreviewRow } from '@/core/io';
 import type { Meaning } from '@/core/pricing';
-import type { SheetSummary } from '@/reading';
+import type { SheetSummary } from '@/state/reading';
 import { Button, Checkbox, useColors, Text } from '@/ui';
 import { asSold, count } from './words';
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { formatMoney } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
-import { newId, notify } from '@/data';
+import { newId, notify } from '@/hooks';
 import { Button, Choice, Detail, TextField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { draftOfStore, readStore, type StoreDraft } from './storeDraft';
@@ -33,7 +33,7 @@ type Field = 'name' | 'trip' | 'distance' | 'rate' | 'taxRate' | 'discount' | 'f
 
 /** One store: what going there or ordering there adds to its prices. */
 export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
-  const { book, currency, unit, project, run, runOnBook, undo } = desk;
+  const { book, currency, unit, project, dispatch, undo } = desk;
   const [id] = useState(() => storeId ?? newId());
   const held: Store | undefined = book.stores[id];
   const blank = held ?? emptyStore(id, '', currency);
@@ -88,7 +88,7 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
         options={STORE_KINDS}
         onChange={(kind) => set({ kind })}
       />
-      {held && project && run ? (
+      {held && project ? (
         <Choice
           label={`For ${project.name}`}
           value={isExcluded ? 'out' : 'in'}
@@ -96,7 +96,7 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
             { value: 'in', label: 'May be used' },
             { value: 'out', label: 'Leave it out' },
           ]}
-          onChange={(value) => run({ type: 'excludeStore', storeId: id, excluded: value === 'out' })}
+          onChange={(value) => dispatch({ type: 'excludeStore', storeId: id, excluded: value === 'out' })}
         />
       ) : null}
       <Choice
@@ -128,13 +128,13 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
   function save(): void {
     setTried(true);
     if (!read.ok) return;
-    runOnBook({ type: 'putStore', store: read.value });
+    dispatch({ type: 'putStore', store: read.value });
     onClose();
   }
 
   function remove(): void {
     if (!held) return;
-    runOnBook({ type: 'removeStore', storeId: id });
+    dispatch({ type: 'removeStore', storeId: id });
     onClose();
     notify({
       text: `${held.name} is deleted, with its ${prices} prices.`,

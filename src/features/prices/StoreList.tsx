@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { formatDay, fromMain } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
 import { nameKey } from '@/core/lumber';
-import { newId, notify, useFeedStores, type FeedStore } from '@/data';
+import { newId, notify, useFeedStores, type FeedStore } from '@/hooks';
 import { SectionHeader, Button, Row, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { count, storeWords } from './words';
@@ -84,7 +84,7 @@ const Followed = ({ desk }: { desk: PriceBookView }) => {
 };
 
 const FollowRow = ({ told, desk }: { told: FeedStore; desk: PriceBookView }) => {
-  const { stores, runOnBook, undo } = desk;
+  const { stores, dispatch, undo } = desk;
   const held =
     stores.find(({ feed }) => feed?.id === told.id) ??
     stores.find(({ name }) => nameKey(name) === nameKey(told.name));
@@ -94,12 +94,11 @@ const FollowRow = ({ told, desk }: { told: FeedStore; desk: PriceBookView }) => 
       kind: told.kind,
       trip: fromMain(told.trip, told.currency),
     };
-    runOnBook({ type: 'putStore', store: { ...store, feed: { id: told.id, taken: null } } });
+    dispatch({ type: 'putStore', store: { ...store, feed: { id: told.id, taken: null } } });
     notify({ text: `${told.name} is followed. Its prices wait to be looked at.` });
   };
   const leave = (store: Store) => {
-    const { feed: _, ...rest } = store;
-    runOnBook({ type: 'putStore', store: rest });
+    dispatch({ type: 'editStore', storeId: store.id, fields: { feed: undefined } });
     notify({
       text: `${told.name} is followed no more. Its prices stay.`,
       action: { label: 'Undo', run: undo },

@@ -28,9 +28,8 @@ const deskOf = (held: Book): PriceBookView => {
     stores: Object.values(held.stores),
     offers,
     needs: needsOf(resolve(project).parts, offers),
-    runOnBook: () => {},
+    dispatch: () => {},
     undo: () => {},
-    run: null,
   };
 };
 const asks = () => asksOf(deskOf(book), yard);

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { currentOffers, needsOf, observationKey, normalisedPrice, weigh, type Change } from '@/core/pricing';
 import { applyToBook, resolve, type Book, type Price, type Store } from '@/core/project';
-import { observationsOf, useFeeds, type FeedAnswer } from '@/data';
+import { observationsOf, useFeeds, type FeedAnswer } from '@/hooks';
 import type { PriceBookView } from './priceBookView';
 
 /** What a followed store has told, that the book does not know. */

@@ -1,17 +1,16 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@/core/units';
 import { currentOffers, needsOf, withDressed, type Need, type Offer } from '@/core/pricing';
+import { resolve, type Book, type PlanSettings, type Project, type Store, toolsOf } from '@/core/project';
 import {
-  resolve,
-  type Book,
-  type BookCommand,
-  type Command,
-  type PlanSettings,
-  type Project,
-  type Store,
-  toolsOf,
-} from '@/core/project';
-import { STALE_AFTER, useOpenBook, useProject, useProjects, useSettings, useToday } from '@/data';
+  STALE_AFTER,
+  type Dispatch,
+  useOpenBook,
+  useProject,
+  useProjects,
+  useSettings,
+  useToday,
+} from '@/hooks';
 
 /** What the screens of the price book work with, in a project or by itself. */
 export interface PriceBookView {
@@ -32,10 +31,9 @@ export interface PriceBookView {
   /** At those stores. */
   offers: Offer[];
   needs: Need[];
-  runOnBook: (command: BookCommand) => void;
+  /** Changes the price book and, where there is one, the project. */
+  dispatch: Dispatch;
   undo: () => void;
-  /** Changes the project, where there is one. */
-  run: ((command: Command) => void) | null;
 }
 
 /** The desk of a project, or of the whole book; null while that is read, undefined when there is no such project. */
@@ -74,9 +72,8 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     staleAfter: settings.staleAfter ?? STALE_AFTER,
     today: day,
     ...derived,
-    runOnBook: open ? open.runOnBook : whole.runOnBook,
+    dispatch: open ? open.dispatch : whole.dispatch,
     undo: open ? open.undo : whole.undo,
-    run: open ? open.run : null,
   };
 };
 

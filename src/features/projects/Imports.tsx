@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { readParts } from '@/core/io';
 import type { Group } from '@/core/project';
 import type { Problem, Result } from '@/core/result';
-import { newId, notify, pickFile, type OpenProject } from '@/data';
+import { newId, notify, pickFile, type OpenProject } from '@/hooks';
 import { Button, Faults, Sheet, Text } from '@/ui';
 
 /** Asks for a file at once, and reads it. */
@@ -32,7 +32,7 @@ const Wrong = ({ name, problems, onClose }: { name: string; problems: Problem[];
 
 /** Reads parts.csv, shows what is in it, and takes it in place of the parts or beside them. */
 export const ImportParts = ({
-  open: { project, run },
+  open: { project, dispatch },
   onClose,
 }: {
   open: OpenProject;
@@ -46,7 +46,7 @@ export const ImportParts = ({
     return <Wrong name={picked.name} problems={picked.result.problems} onClose={onClose} />;
   const groups = picked.result.value;
   const take = (taken: Group[]) => {
-    run({ type: 'importParts', groups: taken });
+    dispatch({ type: 'importParts', groups: taken });
     notify({ text: `Parts taken from ${picked.name}.` });
     onClose();
   };

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { readProjectFile } from '@/core/io';
 import type { Book, Project } from '@/core/project';
 import type { Problem } from '@/core/result';
-import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/data';
+import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/hooks';
 import { Button, Faults, Sheet, Text } from '@/ui';
 import { mergeBook } from './mergeBook';
 
@@ -13,7 +12,6 @@ type Read = { name: string; problems: Problem[] } | { name: string; project: Pro
 /** Opens a project file: what is wrong in it is listed; a project that is here already is replaced or kept beside. */
 export const OpenFile = () => {
   const [read, setRead] = useState<Read | null>(null);
-  const client = useQueryClient();
   const router = useRouter();
   const book = useBook();
   const records = useProjects()?.records ?? [];
@@ -28,8 +26,8 @@ export const OpenFile = () => {
     }));
     const { prices, stores, materials } = merged;
     if (prices.length + stores.length + materials.length > 0)
-      changeBook(client, { type: 'putPrices', prices, stores, materials });
-    addProject(client, { ...project, excludedStores: known, purchases });
+      changeBook({ type: 'putPrices', prices, stores, materials });
+    addProject({ ...project, excludedStores: known, purchases });
     notify({ text: `${project.name} is open.` });
     close();
     router.push(`/project/${project.id}/parts`);

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { useQueryClient } from '@tanstack/react-query';
 import { emptyGroup, emptyProject, type Project } from '@/core/project';
-import { addProject, newId, useSettings, type OpenProject } from '@/data';
+import { addProject, newId, useSettings, type OpenProject } from '@/hooks';
 import { Button, Sheet } from '@/ui';
 import { DetailsForm } from './DetailsForm';
 import { draftOf, readDraft, type Details } from './detailsDraft';
@@ -43,7 +42,7 @@ const DetailsSheet = ({ title, verb, initial, onTake, onClose }: Props) => {
 
 /** Name, unit, currency, target, count, tax and saw of a project. */
 export const ProjectDetails = ({
-  open: { project, run },
+  open: { project, dispatch },
   onClose,
 }: {
   open: OpenProject;
@@ -53,14 +52,13 @@ export const ProjectDetails = ({
     title="Project details"
     verb="Save details"
     initial={project}
-    onTake={(fields) => run({ type: 'editProject', fields })}
+    onTake={(fields) => dispatch({ type: 'editProject', fields })}
     onClose={onClose}
   />
 );
 
 /** A project that is not there yet: opens its parts when it is made. */
 export const NewProject = ({ onClose }: { onClose: () => void }) => {
-  const client = useQueryClient();
   const router = useRouter();
   const { settings } = useSettings();
   const [blank] = useState(() => {
@@ -73,7 +71,7 @@ export const NewProject = ({ onClose }: { onClose: () => void }) => {
     };
   });
   const make = (details: Details) => {
-    addProject(client, { ...blank, ...details });
+    addProject({ ...blank, ...details });
     router.push(`/project/${blank.id}/parts`);
   };
   return (

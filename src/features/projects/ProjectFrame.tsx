@@ -3,8 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/units';
-import { useProject, type OpenProject } from '@/data';
-import { usePlanAndMoney, useReadyToCompare } from '@/planning';
+import { useProject, useReadyToCompare, useSnapshot, type OpenProject } from '@/hooks';
 import { Button, IconAction, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -32,8 +31,9 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
 };
 
 const Head = ({ open }: { open: OpenProject }) => {
-  const { project, book, undo, redo, undoLabel, redoLabel } = open;
-  const { money, isStale } = usePlanAndMoney(project, book);
+  const { project, undo, redo, undoLabel, redoLabel } = open;
+  const snapshot = useSnapshot(project.id);
+  const isStale = snapshot?.phase !== 'current';
   const colors = useColors();
   const isWide = useIsWide();
   const router = useRouter();
@@ -67,14 +67,20 @@ const Head = ({ open }: { open: OpenProject }) => {
         aria-busy={isStale}
         testID="money-strip"
       >
-        <MoneyStrip
-          spent={money.spent}
-          toBuy={money.toBuy}
-          reserve={money.reserve}
-          target={money.target}
-          isIncomplete={!money.complete}
-          format={(sum) => formatMoney(sum, project.currency)}
-        />
+        {snapshot ? (
+          <MoneyStrip
+            spent={snapshot.money.spent}
+            toBuy={snapshot.money.toBuy}
+            reserve={snapshot.money.reserve}
+            target={snapshot.money.target}
+            isIncomplete={!snapshot.money.complete}
+            format={(sum) => formatMoney(sum, snapshot.project.currency)}
+          />
+        ) : (
+          <Text size="small" tone="soft" style={styles.reckoning}>
+            Working out what it costs
+          </Text>
+        )}
       </View>
     </View>
   );
@@ -107,7 +113,8 @@ const styles = StyleSheet.create({
   bar: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 52 },
   name: { flex: 1, paddingHorizontal: 4 },
   nameWide: { paddingHorizontal: 12 },
-  strip: { paddingHorizontal: 16 },
+  strip: { paddingHorizontal: 16, minHeight: 72 },
+  reckoning: { paddingTop: 24 },
   stripWide: { maxWidth: 780 },
   stale: { opacity: 0.65 },
 });

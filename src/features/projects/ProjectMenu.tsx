@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/io';
-import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/data';
+import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/hooks';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
 import { ImportParts } from './Imports';
 import { ProjectDetails } from './ProjectDetails';
@@ -13,15 +12,14 @@ type Opened = 'details' | 'parts' | 'delete' | null;
 export const ProjectMenu = ({ open }: { open: OpenProject }) => {
   const { project, book } = open;
   const [opened, setOpened] = useState<Opened>(null);
-  const client = useQueryClient();
   const router = useRouter();
   const base = fileBase(project);
   const remove = () => {
-    setDeleted(client, project.id, Date.now());
+    setDeleted(project.id, Date.now());
     router.replace('/');
     notify({
       text: `${project.name} is deleted. It can be had back for ${DAYS_KEPT} days, under Settings.`,
-      action: { label: 'Undo', run: () => setDeleted(client, project.id, null) },
+      action: { label: 'Undo', run: () => setDeleted(project.id, null) },
     });
   };
   return (

@@ -3,9 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
 import { formatMoney } from '@/core/units';
-import { chosenOption, type Book, type Project } from '@/core/project';
-import { saveFile, useBook, useProjects, type Damaged } from '@/data';
-import { usePlanAndMoney } from '@/planning';
+import { chosenOption, type Project } from '@/core/project';
+import { saveFile, useProjects, type Damaged, useSnapshot } from '@/hooks';
 import { Button, Columns, Logo, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { OpenFile } from './OpenFile';
 import { NewProject } from './ProjectDetails';
@@ -13,7 +12,6 @@ import { NewProject } from './ProjectDetails';
 /** All projects, each with its money strip. */
 export const ProjectsPlace = () => {
   const projects = useProjects();
-  const book = useBook();
   const isWide = useIsWide();
   const [isMaking, setMaking] = useState(false);
   return (
@@ -44,7 +42,7 @@ export const ProjectsPlace = () => {
       ) : (
         <View style={styles.cards} role="list" aria-label="Projects">
           {projects.records.map(({ project }) => (
-            <ProjectCard key={project.id} project={project} book={book} />
+            <ProjectCard key={project.id} project={project} />
           ))}
         </View>
       )}
@@ -53,9 +51,11 @@ export const ProjectsPlace = () => {
   );
 };
 
-const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
+const ProjectCard = ({ project: newest }: { project: Project }) => {
   const colors = useColors();
-  const { money } = usePlanAndMoney(project, book);
+  const snapshot = useSnapshot(newest.id);
+  const project = snapshot?.project ?? newest;
+  const money = snapshot?.money;
   const pieces = project.groups
     .flatMap((group) => chosenOption(group)?.parts ?? [])
     .reduce((sum, part) => sum + part.quantity, 0);
@@ -71,20 +71,24 @@ const ProjectCard = ({ project, book }: { project: Project; book: Book }) => {
             <Text size="title" style={styles.grow} numberOfLines={1}>
               {project.name}
             </Text>
-            <Text size="title">{format(money.total)}</Text>
+            <Text size="title">{money ? format(money.total) : '…'}</Text>
           </View>
           <Text size="small" tone="soft" numberOfLines={2}>
             {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} pieces${project.note ? ` · ${project.note}` : ''}`}
           </Text>
-          <MoneyStrip
-            size="small"
-            spent={money.spent}
-            toBuy={money.toBuy}
-            reserve={money.reserve}
-            target={money.target}
-            isIncomplete={!money.complete}
-            format={format}
-          />
+          <View style={styles.strip}>
+            {money ? (
+              <MoneyStrip
+                size="small"
+                spent={money.spent}
+                toBuy={money.toBuy}
+                reserve={money.reserve}
+                target={money.target}
+                isIncomplete={!money.complete}
+                format={format}
+              />
+            ) : null}
+          </View>
         </View>
       </Link>
     </View>
@@ -121,5 +125,6 @@ const styles = StyleSheet.create({
   cards: { gap: 12, paddingHorizontal: 16 },
   card: { display: 'flex', borderWidth: 1, textDecorationLine: 'none' },
   cardInside: { flex: 1, padding: 14, gap: 6 },
+  strip: { minHeight: 40 },
   cardHead: { flexDirection: 'row', alignItems: 'baseline', gap: 12 },
 });

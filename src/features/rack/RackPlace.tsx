@@ -5,7 +5,7 @@ import { readQuickLine } from '@/core/io';
 import { formatMoney, type LengthUnit } from '@/core/units';
 import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { newId, notify, useOpenBook, useSettings } from '@/data';
+import { newId, notify, useOpenBook, useSettings } from '@/hooks';
 import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
@@ -45,7 +45,7 @@ const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>
 
 const Rack = ({
   book,
-  runOnBook,
+  dispatch,
   undo,
   unit,
 }: NonNullable<ReturnType<typeof useOpenBook>> & { unit: LengthUnit }) => {
@@ -56,12 +56,12 @@ const Rack = ({
   const add = () => {
     setIsTried(true);
     if (!read.ok) return;
-    runOnBook({ type: 'putOnRack', entries: [{ ...read.value, id: newId() }] });
+    dispatch({ type: 'putOnRack', entries: [{ ...read.value, id: newId() }] });
     setText('');
     setIsTried(false);
   };
   const remove = (entry: RackEntry) => {
-    runOnBook({ type: 'takeFromRack', ids: [entry.id] });
+    dispatch({ type: 'takeFromRack', ids: [entry.id] });
     notify({
       text: `${rackName(entry)} is off the rack.`,
       action: { label: 'Undo', run: undo },
@@ -135,7 +135,7 @@ const Rack = ({
           </View>
         ))}
       </View>
-      <Tools book={book} runOnBook={runOnBook} undo={undo} />
+      <Tools book={book} dispatch={dispatch} undo={undo} />
     </Columns>
   );
 };

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ripsBoards, type Book, type BookCommand, type Tool } from '@/core/project';
-import { newId, notify } from '@/data';
+import { newId, notify } from '@/hooks';
 import { SectionHeader, Button, IconAction, Row, TextField, Text } from '@/ui';
 
 /** Asked for first: they decide what a plan may do, or are often needed. */
@@ -10,11 +10,11 @@ const USUAL = ['Table saw', 'Mitre saw', 'Pocket-hole jig', 'Driver bits', 'Fine
 /** Tools that are owned: they need not be bought, and decide what a plan may do. */
 export const Tools = ({
   book,
-  runOnBook,
+  dispatch,
   undo,
 }: {
   book: Book;
-  runOnBook: (command: BookCommand) => void;
+  dispatch: (command: BookCommand) => void;
   undo: () => void;
 }) => {
   const [name, setName] = useState('');
@@ -23,11 +23,11 @@ export const Tools = ({
     tools.some((tool) => tool.name.toLowerCase() === wanted.trim().toLowerCase());
   const add = (wanted: string) => {
     if (wanted.trim() === '' || isOwned(wanted)) return;
-    runOnBook({ type: 'putTool', tool: { id: newId(), name: wanted.trim() } });
+    dispatch({ type: 'putTool', tool: { id: newId(), name: wanted.trim() } });
     setName('');
   };
   const remove = ({ id, name: gone }: Tool) => {
-    runOnBook({ type: 'removeTool', toolId: id });
+    dispatch({ type: 'removeTool', toolId: id });
     notify({ text: `${gone} is no longer among your tools.`, action: { label: 'Undo', run: undo } });
   };
   const canRip = tools.some((tool) => ripsBoards(tool.name));

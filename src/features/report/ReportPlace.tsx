@@ -3,22 +3,23 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { fileBase, reportCsv, reportHtml, reportOf } from '@/core/io';
-import { saveFile, useProject, useToday, type OpenProject } from '@/data';
-import { usePlanAndMoney } from '@/planning';
+import { saveFile, usePlanned, useProject, useToday, type OpenProject, type PlannedProject } from '@/hooks';
 import { Button, IconAction, Text } from '@/ui';
 
 /** One page of a project, to look at, print, or keep. */
 export const ReportPlace = ({ id }: { id: string }) => {
   const open = useProject(id);
-  return open ? (
-    <Shown open={open} />
-  ) : (
-    <ActivityIndicator style={styles.wait} aria-label="Opening the page" />
-  );
+  return open ? <Planned open={open} /> : <Opening />;
 };
 
-const Shown = ({ open: { project, book } }: { open: OpenProject }) => {
-  const { plan } = usePlanAndMoney(project, book);
+const Opening = () => <ActivityIndicator style={styles.wait} aria-label="Opening the page" />;
+
+const Planned = ({ open }: { open: OpenProject }) => {
+  const planned = usePlanned(open);
+  return planned ? <Shown open={planned} /> : <Opening />;
+};
+
+const Shown = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
   const today = useToday();
   const router = useRouter();
   const page = useRef<HTMLIFrameElement>(null);

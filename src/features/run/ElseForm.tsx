@@ -16,9 +16,9 @@ import { taxAt } from '@/core/plan';
 import { currentOffers, type Offer } from '@/core/pricing';
 import { itemName, tagName, type Item, type Price } from '@/core/project';
 import { nameKey, parseSection } from '@/core/lumber';
-import { newId, today } from '@/data';
+import { newId, today } from '@/hooks';
 import { Button, Choice, Stepper, Detail, Row, TextField, Text } from '@/ui';
-import { letServe, putInCart, surpriseOf, tellDone, type Run } from './cart';
+import { cartCommand, letServe, surpriseOf, tellDone, type Run } from './cart';
 
 const SERVES = [
   { value: 'yes', label: 'In its place' },
@@ -105,21 +105,19 @@ export const ElseForm = ({
     );
     const isInstead = instead !== null && serves === 'yes';
     const changes = isInstead && isWood && wanted ? letServe(run, wanted.material, item.material) : [];
-    if (changes.length > 0) open.run({ type: 'choose', name: `${item.material} too`, changes });
-    if (isWood && !offer)
-      open.runOnBook({
-        type: 'putPrices',
-        prices: [seenHere(item, toMicros(paid.value, currency), store.id)],
-      });
     const pack = offer?.pack ?? 1;
     const line = cartLine({ item, pack, category: categoryOf(item) }, many, each * many, store, project);
     const stands =
       isInstead && !isWood && instead && nameKey(instead.name) !== nameKey(item.name)
         ? { for: instead.name }
         : {};
-    putInCart(run, [{ ...line, ...stands }]);
-    const steps = 1 + (changes.length > 0 ? 1 : 0) + (isWood && !offer ? 1 : 0);
-    tellDone(run, `${many} × ${tagName(item)} in the cart.`, steps, () => onSurprise(null));
+    const found = isWood && !offer ? [seenHere(item, toMicros(paid.value, currency), store.id)] : [];
+    open.dispatch([
+      ...changes,
+      ...(found.length > 0 ? [{ type: 'putPrices' as const, prices: found }] : []),
+      cartCommand(run, [{ ...line, ...stands }]),
+    ]);
+    tellDone(run, `${many} × ${tagName(item)} in the cart.`, () => onSurprise(null));
     onClose();
   };
   const fault = (isFaulty: boolean, sentence: string) => (isTried && isFaulty ? sentence : null);

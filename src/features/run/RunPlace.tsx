@@ -14,8 +14,17 @@ import {
 import { formatMoney } from '@/core/units';
 import { shownPlan } from '@/core/plan';
 import { tagName, wholeLines, type Purchase } from '@/core/project';
-import { isLike, keepDraft, notify, useDraft, useProject, type OpenProject } from '@/data';
-import { usePlanAndMoney } from '@/planning';
+import {
+  isLike,
+  keepDraft,
+  notify,
+  useDraft,
+  usePending,
+  usePlanned,
+  useProject,
+  type OpenProject,
+  type PlannedProject,
+} from '@/hooks';
 import {
   SectionHeader,
   Button,
@@ -27,7 +36,7 @@ import {
   useIsWide,
   Text,
 } from '@/ui';
-import { putInCart, takeOut, type Run } from './cart';
+import { cartCommand, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { ElseForm } from './ElseForm';
 import { Paid } from './Paid';
@@ -50,7 +59,16 @@ export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
         <Text>This store is not in the price book any more. Choose one under Buy.</Text>
       </View>
     );
-  return <Shopping open={open} storeId={storeId} kept={kept} />;
+  return <Planned open={open} storeId={storeId} kept={kept} />;
+};
+
+const Planned = ({ open, ...rest }: { open: OpenProject; storeId: string; kept: Deviation | null }) => {
+  const planned = usePlanned(open);
+  return planned ? (
+    <Shopping open={planned} {...rest} />
+  ) : (
+    <ActivityIndicator style={styles.wait} aria-label="Opening the list" />
+  );
 };
 
 type Shown =
@@ -65,12 +83,11 @@ const Shopping = ({
   storeId,
   kept,
 }: {
-  open: OpenProject;
+  open: PlannedProject;
   storeId: string;
   kept: Deviation | null;
 }) => {
-  const { project, book, undo } = open;
-  const { plan, money, isStale, doing } = usePlanAndMoney(project, book);
+  const { project, book, undo, plan, money, isStale, doing } = open;
   const router = useRouter();
   const isWide = useIsWide();
   const isAwake = useAwake();
@@ -92,14 +109,17 @@ const Shopping = ({
   const close = () => setShown(null);
   // As it is now: the plan may have become better since it was opened.
   const lineOf = (opened: RunLine) => lines.find(({ key }) => key === opened.key) ?? opened;
+  const pending = usePending(open.generation);
   const tick = (line: RunLine) => {
+    if (pending.has(line.key)) return;
+    pending.add(line.key);
     surprised(null);
-    putInCart(run, [cartLine(line, line.quantity, line.paid, store, project)]);
+    open.dispatch(cartCommand(run, [cartLine(line, line.quantity, line.paid, store, project)]));
   };
   const untick = (index: number) => {
     const line = cart?.lines[index];
     surprised(null);
-    takeOut(run, index);
+    if (line) takeOut(run, line);
     close();
     notify({
       text: `${line ? tagName(line.item) : 'It'} is out of the cart.`,
@@ -134,7 +154,9 @@ const Shopping = ({
         stores={[store]}
         at={{ purchase: cart, line: shown.index, isNew: false }}
         isPlanned
-        onSave={(purchase) => open.run({ type: 'recordPurchase', purchase })}
+        onSave={(purchase) =>
+          open.dispatch({ type: 'recordPurchase', purchase, charges: { trip: 0, shipping: null } })
+        }
         onRemove={{ label: 'Out of the cart', run: () => untick(shown.index) }}
         onClose={close}
       />
@@ -201,9 +223,10 @@ const Shopping = ({
             note: 'move up',
             label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
             onPress: () =>
-              open.runOnBook({
-                type: 'putStore',
-                store: { ...store, aisles: aislesWith(store, line.category, before) },
+              open.dispatch({
+                type: 'editStore',
+                storeId: store.id,
+                fields: { aisles: aislesWith(store, line.category, before) },
               }),
           };
           return (
@@ -213,6 +236,7 @@ const Shopping = ({
                 line={line}
                 project={project}
                 book={book}
+                isTaken={pending.has(line.key)}
                 onTick={() => tick(line)}
                 onOpen={() => setShown({ kind: 'take', line })}
               />

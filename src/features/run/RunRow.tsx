@@ -11,12 +11,15 @@ export const RunRow = ({
   line,
   project,
   book,
+  isTaken,
   onTick,
   onOpen,
 }: {
   line: RunLine;
   project: Project;
   book: Book;
+  /** It was ticked, and the plan without it is being made. */
+  isTaken: boolean;
   onTick: () => void;
   onOpen: () => void;
 }) => {
@@ -33,7 +36,7 @@ export const RunRow = ({
   ].filter(Boolean);
   return (
     <View style={[styles.line, { backgroundColor: colors.card }]}>
-      <Checkbox isTicked={false} label={`${quantity} × ${name}: in the cart`} onPress={onTick} />
+      <Checkbox isTicked={isTaken} label={`${quantity} × ${name}: in the cart`} onPress={onTick} />
       <Row
         onPress={onOpen}
         label={`${quantity} × ${name}: other price or number, or not there`}

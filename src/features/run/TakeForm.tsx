@@ -5,7 +5,7 @@ import { formatMoney, formatTag, MICROS, parseCount, parseMoney, parseTag, symbo
 import { newestOf, offerAt, perPurchase, tierFor, UNIT_WORDS } from '@/core/pricing';
 import { choosingNotes, materialOf } from '@/core/lumber';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
-import { noteSeen, putInCart, surpriseOf, tellDone, type Run } from './cart';
+import { cartCommand, seenCommand, surpriseOf, tellDone, type Run } from './cart';
 
 const REST = [
   { value: 'stays', label: 'Stays on the list' },
@@ -56,30 +56,29 @@ export const TakeForm = ({
     if (!isReady) return;
     const cause = happened();
     onSurprise(cause === null ? null : surpriseOf(run, cause, line.name));
-    if (isOther || isGone)
-      noteSeen(run, line.offerKey, {
-        price: isOther ? typed.value : undefined,
-        available: isGone ? 0 : null,
-      });
-    putInCart(run, [cartLine(line, many, paid, store, project)]);
-    tellDone(
-      run,
-      `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`,
-      isOther || isGone ? 2 : 1,
-      () => onSurprise(null),
+    const seenThere = {
+      price: isOther ? typed.value : undefined,
+      available: isGone ? 0 : null,
+    };
+    open.dispatch([
+      ...(isOther || isGone ? seenCommand(run, line.offerKey, seenThere) : []),
+      cartCommand(run, [cartLine(line, many, paid, store, project)]),
+    ]);
+    tellDone(run, `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`, () =>
+      onSurprise(null),
     );
     onClose();
   };
   const notThere = () => {
     onSurprise(surpriseOf(run, `${line.name} is not there`, line.name));
-    noteSeen(run, line.offerKey, { available: 0 });
-    tellDone(run, `${line.name}: kept in the price book as not there.`, 1, () => onSurprise(null));
+    open.dispatch(seenCommand(run, line.offerKey, { available: 0 }));
+    tellDone(run, `${line.name}: kept in the price book as not there.`, () => onSurprise(null));
     onClose();
   };
   const replan = () => {
     if (!isOther) return;
     onSurprise(surpriseOf(run, `${line.name} costs ${formatTag(typed.value, currency)}${per} here`, ''));
-    noteSeen(run, line.offerKey, { price: typed.value, available: null });
+    open.dispatch(seenCommand(run, line.offerKey, { price: typed.value, available: null }));
     onClose();
   };
   const per = seen

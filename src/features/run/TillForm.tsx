@@ -34,10 +34,11 @@ export const TillForm = ({
     if (!isReady) return;
     const { isOpen: _, ...bought } = cart;
     const purchase: Purchase = receipt ? { ...bought, receipt } : bought;
-    open.run({ type: 'recordPurchase', purchase });
     const aisles = learnedAisleOrder(cart, store);
-    if (JSON.stringify(aisles) !== JSON.stringify(store.aisles))
-      open.runOnBook({ type: 'putStore', store: { ...store, aisles } });
+    open.dispatch([
+      { type: 'payCart', purchaseId: cart.id, ...(receipt ? { receipt } : {}) },
+      { type: 'editStore', storeId: store.id, fields: { aisles } },
+    ]);
     onPaid(purchase);
   };
   return (

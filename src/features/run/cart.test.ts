@@ -1,11 +1,12 @@
 import { projectMoney, cartOf } from '@/core/budget';
 import { firstPlan, planInput } from '@/core/plan';
-import { apply, applyToBook, type Book, type BookCommand, type Command, type Project } from '@/core/project';
+import { emptyHistory, type Book, type Project } from '@/core/project';
 import { fromCsv } from '@/core/testing';
-import { letServe, noteSeen, putInCart, takeOut, type Run } from './cart';
+import { transact, type WorkspaceCommand } from '@/state/transaction';
+import { cartCommand, letServe, seenCommand, takeOut, type Run } from './cart';
 
 let mockIds = 0;
-jest.mock('@/data', () => ({
+jest.mock('@/hooks', () => ({
   newId: () => `made${++mockIds}`,
   today: () => '2026-11-25',
   notify: () => undefined,
@@ -24,11 +25,14 @@ const onRun = () => {
     if (!store) throw new Error('no store');
     const open = {
       ...held,
-      run: (command: Command) => {
-        held.project = apply(held.project, command, 0)?.document ?? held.project;
-      },
-      runOnBook: (command: BookCommand) => {
-        held.book = applyToBook(held.book, command, 0)?.document ?? held.book;
+      dispatch: (commands: WorkspaceCommand | WorkspaceCommand[]) => {
+        const record = { project: held.project, history: emptyHistory(), deletedAt: null };
+        const made = transact(
+          { record, book: { book: held.book, history: emptyHistory() } },
+          Array.isArray(commands) ? commands : [commands],
+          { id: 's', at: 0 },
+        );
+        Object.assign(held, { project: made.record?.project, book: made.book.book });
       },
       undoLabel: null,
       redoLabel: null,
@@ -51,8 +55,10 @@ const line = (name: string) => ({
 
 test('things put in the cart are one purchase, open until it is paid; the first keeps the plan as it stood', () => {
   const { held, run } = onRun();
-  putInCart(run(), [line('hook')]);
-  putInCart(run(), [line('glue')]);
+  // Two ticks from one rendering make one cart.
+  const drawn = run();
+  drawn.open.dispatch(cartCommand(drawn, [line('hook')]));
+  drawn.open.dispatch(cartCommand(drawn, [line('glue')]));
   expect(held.project.purchases).toHaveLength(1);
   expect(held.project.purchases[0]).toMatchObject({
     isOpen: true,
@@ -60,8 +66,12 @@ test('things put in the cart are one purchase, open until it is paid; the first 
   });
   const { baseline } = held.project;
   expect(baseline?.lines.reduce((sum, { paid }) => sum + paid, 0)).toBe(run().plan?.total);
-  takeOut(run(), 0);
-  takeOut(run(), 0);
+  // Nor do two touches from one rendering take out more than they name.
+  const shown = run();
+  takeOut(shown, line('hook'));
+  takeOut(shown, line('hook'));
+  expect(held.project.purchases[0]?.lines).toHaveLength(1);
+  takeOut(shown, line('glue'));
   expect(cartOf(held.project, run().store.id)).toBeNull();
   expect(held.project.baseline).toEqual(baseline);
 });
@@ -69,9 +79,9 @@ test('things put in the cart are one purchase, open until it is paid; the first 
 test('what is not there is out of stock in the price book, and another price is seen today', () => {
   const { held, run } = onRun();
   const buy = run().plan?.buys.find(({ material }) => material === 'stud');
-  noteSeen(run(), buy?.offerKey ?? '', { price: 4_500_000, available: null });
+  run().open.dispatch(seenCommand(run(), buy?.offerKey ?? '', { price: 4_500_000, available: null }));
   expect(run().plan?.buys.find(({ offerKey }) => offerKey === buy?.offerKey)?.unitPrice).toBe(4_500_000);
-  noteSeen(run(), buy?.offerKey ?? '', { available: 0 });
+  run().open.dispatch(seenCommand(run(), buy?.offerKey ?? '', { available: 0 }));
   expect(run().plan?.buys.some(({ offerKey }) => offerKey === buy?.offerKey)).toBe(false);
   // What was seen before stays in its history.
   expect(Object.values(held.book.prices).filter(({ item }) => item.material === 'stud')).toHaveLength(3);

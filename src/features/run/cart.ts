@@ -1,17 +1,17 @@
-import { askedFor, cartOf, firstBaseline, type ProjectMoney, type Deviation } from '@/core/budget';
+import {
+  askedFor,
+  cartOf,
+  chargesFor,
+  firstBaseline,
+  type ProjectMoney,
+  type Deviation,
+} from '@/core/budget';
 import type { Plan } from '@/core/plan';
 import { newestOf, offerAt } from '@/core/pricing';
 import type { Micros } from '@/core/units';
-import {
-  allows,
-  removeLine,
-  type Price,
-  type ProjectChange,
-  type Purchase,
-  type PurchaseLine,
-  type Store,
-} from '@/core/project';
-import { newId, notify, today, type OpenProject } from '@/data';
+import { allows, type Price, type ProjectChange, type PurchaseLine, type Store } from '@/core/project';
+import { newId, notify, today, type OpenProject } from '@/hooks';
+import type { WorkspaceCommand } from '@/state/transaction';
 
 /** A run through one store: what is open, and the plan and money that hold now. */
 export interface Run {
@@ -29,51 +29,41 @@ export const surpriseOf = ({ plan, money }: Run, cause: string, item: string): D
   total: money.total,
 });
 
-/** Puts lines into the cart of the store; the first thing ever bought keeps the plan as it stood. */
-export const putInCart = (
-  { open: { project, book, run }, store, plan }: Run,
+/** The command that puts lines into the cart of the store; the first thing ever bought keeps the plan as it stood. */
+export const cartCommand = (
+  { open: { project, book }, store, plan }: Run,
   lines: PurchaseLine[],
-): void => {
-  const held = cartOf(project, store.id);
-  const cart: Purchase = held ?? {
-    id: newId(),
-    date: today(),
-    storeId: store.id,
-    store: store.name,
-    note: '',
-    lines: [],
-    isOpen: true,
-  };
-  run({
-    type: 'recordPurchase',
-    purchase: { ...cart, lines: [...cart.lines, ...lines] },
-    ...firstBaseline(project, book, plan, today()),
-  });
-};
+): WorkspaceCommand => ({
+  type: 'addToCart',
+  cart: { id: newId(), date: today(), storeId: store.id, store: store.name },
+  lines,
+  charges: chargesFor(project, book, plan, { storeId: store.id, lines }),
+  ...firstBaseline(project, book, plan, today()),
+});
 
-/** Tells what was done, and offers to take back all the steps that it took. */
-export const tellDone = ({ open: { undo } }: Run, text: string, steps: number, after: () => void): void => {
+/** Tells what was done, and offers to take it back. */
+export const tellDone = ({ open: { undo } }: Run, text: string, after: () => void): void => {
   const back = () => {
-    for (let step = 0; step < steps; step++) undo();
+    undo();
     after();
   };
   notify({ text, action: { label: 'Undo', run: back } });
 };
 
-/** Takes a line of the cart out of it; an empty cart is none. */
-export const takeOut = ({ open: { project, run }, store }: Run, index: number): void => {
+/** Takes a line out of the cart; an empty cart is none. */
+export const takeOut = ({ open: { project, dispatch }, store }: Run, line: PurchaseLine): void => {
   const cart = cartOf(project, store.id);
-  if (cart) run(removeLine(cart, index));
+  if (cart) dispatch({ type: 'removeLine', purchaseId: cart.id, line });
 };
 
-/** Writes into the price book what was seen of an offer: another price, or that nothing is left of it. */
-export const noteSeen = (
-  { open: { book, runOnBook }, store }: Run,
+/** The command that notes what was seen of an offer: another price, or that nothing is left of it. None where it is gone. */
+export const seenCommand = (
+  { open: { book }, store }: Run,
   offerKey: string,
   seen: { price?: Micros; available: number | null },
-): void => {
+): WorkspaceCommand[] => {
   const offer = offerAt(book, offerKey);
-  if (!offer) return;
+  if (!offer) return [];
   const { item, price, unit, pack, minQty, weight, rough } = newestOf(offer);
   const observed: Price = {
     item,
@@ -90,7 +80,7 @@ export const noteSeen = (
     ...(weight ? { weight } : {}),
     ...(rough ? { rough } : {}),
   };
-  runOnBook({ type: 'putPrices', prices: [observed] });
+  return [{ type: 'putPrices', prices: [observed] }];
 };
 
 /** The changes that let parts which take `wanted` take `found` too. */

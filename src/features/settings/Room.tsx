@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { thinnable } from '@/core/pricing';
-import { storageUsage, notify, today, useOpenBook, type StorageUsage } from '@/data';
+import { storageUsage, notify, today, useOpenBook, type StorageUsage } from '@/hooks';
 import { Button, Confirm, useColors, Text } from '@/ui';
 
 /** The year before which history is thinned to one price a month. */
@@ -32,7 +32,7 @@ export const Room = () => {
   const share = Math.min(1, full.used / full.of);
   const percent = Math.max(1, Math.round(share * 100));
   const thin = () => {
-    open.runOnBook({ type: 'removePrices', ids: old });
+    open.dispatch({ type: 'removePrices', ids: old });
     notify({ text: `${old.length} old prices are thinned out.`, action: { label: 'Undo', run: open.undo } });
   };
   return (

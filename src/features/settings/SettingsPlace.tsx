@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { useQueryClient } from '@tanstack/react-query';
 import { formatDay, isCurrency, parseCount, parseDecimal, percentText, type LengthUnit } from '@/core/units';
 import { ok, type Result } from '@/core/result';
 import {
@@ -15,7 +14,7 @@ import {
   useProjects,
   useSettings,
   type Settings,
-} from '@/data';
+} from '@/hooks';
 import {
   SectionHeader,
   Button,
@@ -66,13 +65,12 @@ const readDays = (text: string): Result<number> => {
 /** What new projects start with, how Billet looks, and what is kept in this browser. */
 export const SettingsPlace = () => {
   const { settings, change } = useSettings();
-  const client = useQueryClient();
   const projects = useProjects();
   const isNewWaiting = useIsNewVersionWaiting();
   const [isEmptying, setEmptying] = useState(false);
   const count = projects?.records.length ?? 0;
   const samples = async () => {
-    await bringSamplesBack(client);
+    await bringSamplesBack();
     notify({ text: 'The sample projects are back.' });
   };
   return (
@@ -170,7 +168,7 @@ export const SettingsPlace = () => {
                   </Text>
                 </View>
                 <Button
-                  onPress={() => setDeleted(client, project.id, null)}
+                  onPress={() => setDeleted(project.id, null)}
                   accessibilityLabel={`Have ${project.name} back`}
                 >
                   Have it back
@@ -198,7 +196,7 @@ export const SettingsPlace = () => {
           title="Start empty?"
           text={`All ${count} projects go to Deleted for ${DAYS_KEPT} days; all stores and prices are taken away.`}
           verb="Start empty"
-          onConfirm={() => startEmpty(client)}
+          onConfirm={() => startEmpty()}
           onClose={() => setEmptying(false)}
         />
       ) : null}

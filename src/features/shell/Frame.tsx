@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
-import { useProjects } from '@/data';
+import { useProjects } from '@/hooks';
 import { FONTS, Logo, TOUCH, useColors, useIsWide, Text } from '@/ui';
 
 interface Place {

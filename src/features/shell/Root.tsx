@@ -1,11 +1,11 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { useColorScheme, View } from 'react-native';
 import { PaperProvider, Snackbar } from 'react-native-paper';
-import { notifyManager, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { notifyManager, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { usePathname } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { dismiss, keepForOffline, useNotice, useOtherTabs, useSettings } from '@/data';
+import { dismiss, keepForOffline, services, useNotice, useOtherTabs, useSettings } from '@/hooks';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, TOUCH } from '@/ui';
 import { Frame } from './Frame';
 
@@ -14,9 +14,8 @@ notifyManager.setScheduler(queueMicrotask);
 
 /** Everything around the places: data, theme, fonts, navigation, notices. */
 export const Root = ({ children }: { children: ReactNode }) => {
-  const [client] = useState(() => new QueryClient());
   return (
-    <QueryClientProvider client={client}>
+    <QueryClientProvider client={services().client}>
       <SafeAreaProvider>
         <Themed>{children}</Themed>
       </SafeAreaProvider>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { withLine, type Costs, type ToolCost } from '@/core/budget';
+import { type Costs, type ToolCost } from '@/core/budget';
 import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/units';
 import type { Charge, Work } from '@/core/project';
-import { newId, notify, type OpenProject } from '@/data';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, IconAction, orBlank, orNone, ReadField, Row, TextField, Text } from '@/ui';
 import { ChargeFields, USUAL } from './ChargeFields';
 
@@ -16,7 +16,7 @@ interface Props {
 
 /** Tools that were bought for it, each counted whole, by its share of the projects it will serve, or not at all. */
 export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
-  const { project, run, undo } = open;
+  const { project, dispatch, undo } = open;
   const { currency } = project;
   const own = work.tools ?? [];
   const charge = ({ id, at }: ToolCost, next: Charge) => {
@@ -25,7 +25,12 @@ export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
     const purchase = project.purchases.find((one) => one.id === at.purchaseId);
     const line = purchase?.lines[at.line];
     if (purchase && line)
-      run({ type: 'recordPurchase', purchase: withLine(purchase, at.line, { ...line, charge: next }) });
+      dispatch({
+        type: 'replaceLine',
+        purchaseId: purchase.id,
+        line,
+        by: [{ ...line, charge: next }],
+      });
   };
   const remove = (tool: ToolCost) => {
     onChange({ tools: own.filter(({ id }) => id !== tool.id) });

@@ -5,7 +5,7 @@ import { costsOf, eachOf, inThePieceOfAll, type Costs, type ProjectMoney } from 
 import { formatMoney } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Work } from '@/core/project';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 import { SectionHeader, Button, SumRow, WorkFields } from '@/ui';
 import { ToolCosts, TravelAndPower } from './CostFields';
 import { WorthView } from './WorthView';
@@ -22,7 +22,7 @@ export const CostsView = ({
   plan: Plan | null;
   money: ProjectMoney;
 }) => {
-  const { project, book, run } = open;
+  const { project, book, dispatch } = open;
   const { currency, builds, work = NO_WORK } = project;
   const router = useRouter();
   const shown = shownPlan(plan);
@@ -32,8 +32,7 @@ export const CostsView = ({
     sum: formatMoney(eachOf(sum, costs), currency),
     ...(builds > 1 ? { inAll: `${formatMoney(sum, currency)} in all` } : {}),
   });
-  const change = (fields: Partial<Work>) =>
-    run({ type: 'editProject', fields: { work: { ...work, ...fields } } });
+  const change = (fields: Partial<Work>) => dispatch({ type: 'editWork', fields });
   return (
     <>
       <View role="region" aria-label="What it costs">

@@ -1,7 +1,7 @@
-import { firstBaseline, hardwareItem } from '@/core/budget';
+import { chargesFor, firstBaseline, hardwareItem } from '@/core/budget';
 import type { Plan } from '@/core/plan';
-import { removeLine, tagName, type Purchase, type PurchaseLine } from '@/core/project';
-import { newId, notify, today, type OpenProject } from '@/data';
+import { tagName, type Purchase, type PurchaseLine } from '@/core/project';
+import { newId, notify, today, type OpenProject } from '@/hooks';
 import { PurchaseForm, type PurchaseAt } from '@/ui';
 import { LineMore } from './LineMore';
 
@@ -39,14 +39,14 @@ export const EntryForm = ({
   onAnother: (at: PurchaseAt) => void;
   onClose: () => void;
 }) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   // As it is now: what is done to it in the form changes it.
   const kept = opened.isNew ? undefined : project.purchases.find(({ id }) => id === opened.purchase.id);
   const purchase = kept ?? opened.purchase;
   const at = { ...opened, purchase };
   const line = purchase.lines[at.line];
   const remove = () => {
-    run(removeLine(at.purchase, at.line));
+    if (line) dispatch({ type: 'removeLine', purchaseId: purchase.id, line });
     onClose();
     notify({
       text: `${line ? tagName(line.item) : 'It'} is out of the ledger.`,
@@ -75,7 +75,12 @@ export const EntryForm = ({
         )
       }
       onSave={(purchase) =>
-        run({ type: 'recordPurchase', purchase, ...firstBaseline(project, book, plan, today()) })
+        dispatch({
+          type: 'recordPurchase',
+          purchase,
+          charges: chargesFor(project, book, plan, purchase),
+          ...firstBaseline(project, book, plan, today()),
+        })
       }
       onRemove={at.isNew ? undefined : { label: 'Delete', run: remove }}
       onClose={onClose}

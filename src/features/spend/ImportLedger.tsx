@@ -1,17 +1,18 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { readLedger, takeLedger, type LedgerRow, type LedgerTaken } from '@/core/io';
+import { chargesFor } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
 import { tagName } from '@/core/project';
 import type { Problem } from '@/core/result';
-import { newId, notify, pickFile, type OpenProject } from '@/data';
+import { newId, notify, pickFile, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, Detail, Faults, Row, Text } from '@/ui';
 
 type Read = { name: string; taken: LedgerTaken } | { name: string; problems: Problem[] } | null;
 
 /** A ledger file read and shown before anything of it is taken. */
 export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: () => void }) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const [read, setRead] = useState<Read>(null);
   const pick = async () => {
     const file = await pickFile('.csv,text/csv');
@@ -28,7 +29,13 @@ export const ImportLedger = ({ open, onClose }: { open: OpenProject; onClose: ()
   const said = (money: number) => formatMoney(money, project.currency);
   const take = () => {
     if (!taken) return;
-    run({ type: 'recordPurchases', purchases: taken.purchases });
+    dispatch({
+      type: 'recordPurchases',
+      entries: taken.purchases.map((purchase) => ({
+        purchase,
+        charges: chargesFor(project, book, null, purchase),
+      })),
+    });
     notify({
       text: `${lines(taken.added.length)} taken into the ledger.`,
       action: { label: 'Undo', run: undo },

@@ -4,7 +4,7 @@ import { paidFor, paidInAll, searchLedger, type Entry } from '@/core/budget';
 import { fileBase, writeJournal, writeLedger } from '@/core/io';
 import { formatDay, formatMoney } from '@/core/units';
 import type { Project } from '@/core/project';
-import { saveFile } from '@/data';
+import { saveFile } from '@/hooks';
 import { ActionMenu, SectionHeader, Button, SumRow, TextField, Text } from '@/ui';
 
 /** Everything that was paid, day after day; found, filed, and opened to be mended. */

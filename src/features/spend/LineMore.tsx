@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { refundFor, shareLine, splitLine, takeBack, WHOLE, withLine } from '@/core/budget';
+import { lineChange, refundFor, shareLine, splitLine, takeBack, WHOLE } from '@/core/budget';
 import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
 import { keptQuantity, tagName, type PurchaseLine } from '@/core/project';
-import { newId, notify, today, useOtherProjects, type OpenProject } from '@/data';
+import { newId, notify, today, useOtherProjects, type OpenProject } from '@/hooks';
 import { Button, Choice, Stepper, TextField, Text, type PurchaseAt } from '@/ui';
 import { ChargeFields } from './ChargeFields';
 import { ReceiptFields } from './ReceiptFields';
@@ -43,12 +43,11 @@ export const LineMore = ({ open, at, onAnother, onClose }: Props & Another) => {
           <Button
             compact
             onPress={() =>
-              open.run({
-                type: 'recordPurchase',
-                purchase: withLine(at.purchase, at.line, {
-                  ...line,
-                  returned: returned.filter((back) => back.id !== id),
-                }),
+              open.dispatch({
+                type: 'replaceLine',
+                purchaseId: at.purchase.id,
+                line,
+                by: [{ ...line, returned: returned.filter((back) => back.id !== id) }],
               })
             }
           >
@@ -61,9 +60,11 @@ export const LineMore = ({ open, at, onAnother, onClose }: Props & Another) => {
           name={tagName(line.item)}
           charge={line.charge ?? WHOLE}
           onChange={(charge) =>
-            open.run({
-              type: 'recordPurchase',
-              purchase: withLine(at.purchase, at.line, { ...line, charge }),
+            open.dispatch({
+              type: 'replaceLine',
+              purchaseId: at.purchase.id,
+              line,
+              by: [{ ...line, charge }],
             })
           }
         />
@@ -99,7 +100,7 @@ type FormProps = Props & { line: PurchaseLine };
 const firstFault = (read: { ok: boolean; problems?: { sentence: string }[] }): string | null =>
   read.ok ? null : (read.problems?.[0]?.sentence ?? null);
 
-const TakeBack = ({ open: { project, run, undo }, at, line, onClose }: FormProps) => {
+const TakeBack = ({ open: { project, dispatch, undo }, at, line, onClose }: FormProps) => {
   const { currency } = project;
   const [quantity, setQuantity] = useState('1');
   const [refund, setRefund] = useState<string | null>(null);
@@ -110,15 +111,13 @@ const TakeBack = ({ open: { project, run, undo }, at, line, onClose }: FormProps
     count.ok && count.value > keptQuantity(line) ? `Only ${keptQuantity(line)} are left of it.` : null;
   const save = () => {
     if (!count.ok || !sum.ok || tooMany) return;
-    run({
-      type: 'recordPurchase',
-      purchase: takeBack(at.purchase, at.line, {
-        id: newId(),
-        date: today(),
-        quantity: count.value,
-        refund: sum.value,
-      }),
+    const after = takeBack(at.purchase, at.line, {
+      id: newId(),
+      date: today(),
+      quantity: count.value,
+      refund: sum.value,
     });
+    dispatch(lineChange(at.purchase, at.line, after));
     notify({
       text: `${count.value} × ${tagName(line.item)} taken back: ${formatMoney(sum.value, currency)} came back.`,
       action: { label: 'Undo', run: undo },
@@ -148,7 +147,7 @@ const TakeBack = ({ open: { project, run, undo }, at, line, onClose }: FormProps
   );
 };
 
-const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) => {
+const Split = ({ open: { project, dispatch, undo }, at, line, onClose }: FormProps) => {
   const { currency } = project;
   const several = line.quantity > 1;
   const [name, setName] = useState(several ? tagName(line.item) : '');
@@ -166,14 +165,12 @@ const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) =
       : null;
   const save = () => {
     if (!count.ok || !sum.ok || tooMany || tooMuch || name.trim() === '') return;
-    run({
-      type: 'recordPurchase',
-      purchase: splitLine(at.purchase, at.line, {
-        name: isSame ? line.item.name : name.trim(),
-        quantity: count.value,
-        paid: sum.value,
-      }),
+    const after = splitLine(at.purchase, at.line, {
+      name: isSame ? line.item.name : name.trim(),
+      quantity: count.value,
+      paid: sum.value,
     });
+    dispatch(lineChange(at.purchase, at.line, after));
     notify({ text: `${tagName(line.item)} is two lines now.`, action: { label: 'Undo', run: undo } });
     onClose();
   };
@@ -205,8 +202,8 @@ const Split = ({ open: { project, run, undo }, at, line, onClose }: FormProps) =
   );
 };
 
-const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProps) => {
-  const { projects, runIn, undoIn } = useOtherProjects(project.id);
+const ShareLine = ({ open: { project, dispatch, undo }, at, line, onClose }: FormProps) => {
+  const { projects, dispatchIn, undoIn } = useOtherProjects(project.id);
   const likely = projects.filter(({ currency }) => currency === project.currency);
   const [other, setOther] = useState(likely[0]?.id ?? '');
   const [percent, setPercent] = useState('50');
@@ -222,8 +219,12 @@ const ShareLine = ({ open: { project, run, undo }, at, line, onClose }: FormProp
       id: newId(),
     });
     if (!shared) return;
-    run({ type: 'recordPurchase', purchase: shared.here });
-    runIn(chosen.id, { type: 'recordPurchase', purchase: shared.there });
+    dispatch(lineChange(at.purchase, at.line, shared.here));
+    dispatchIn(chosen.id, {
+      type: 'recordPurchase',
+      purchase: shared.there,
+      charges: { trip: 0, shipping: 0 },
+    });
     const back = () => {
       undo();
       undoIn(chosen.id);

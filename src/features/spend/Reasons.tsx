@@ -4,7 +4,7 @@ import { baselineOf, differencesByCategory, differencesOf, reasonsOf, type Diffe
 import { capital } from '@/core/capital';
 import { formatDay, formatMoney } from '@/core/units';
 import type { Plan } from '@/core/plan';
-import { notify, today, type OpenProject } from '@/data';
+import { notify, today, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, FigureTable, Row, Text } from '@/ui';
 
 /** So many reasons are told in words. */
@@ -12,11 +12,11 @@ const TOLD = 3;
 
 /** The plan as it stood against what was paid and is still to pay: why it comes to more or less. */
 export const Reasons = ({ open, plan }: { open: OpenProject; plan: Plan | null }) => {
-  const { project, book, run, undo } = open;
+  const { project, book, dispatch, undo } = open;
   const { currency, baseline, unit } = project;
   const differences = useMemo(() => differencesOf(project, book, plan), [project, book, plan]);
   const keep = () => {
-    run({ type: 'editMoney', fields: { baseline: baselineOf(project, book, plan, today()) } });
+    dispatch({ type: 'keepBaseline', baseline: baselineOf(project, book, plan, today()) });
     notify({
       text: 'What is paid from now on is held against today’s plan.',
       action: { label: 'Undo', run: undo },

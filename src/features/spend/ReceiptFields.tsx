@@ -2,12 +2,12 @@ import { StyleSheet, View } from 'react-native';
 import { receiptWords } from '@/core/budget';
 import { formatMoney, parseMoney, symbol } from '@/core/units';
 import { receiptGap, wholeLines, type Purchase, type Receipt } from '@/core/project';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 import { orBlank, orNone, ReadField, Text } from '@/ui';
 
 /** What the receipt of a purchase says, held against its lines: total and tax, and the difference in words. */
 export const ReceiptFields = ({
-  open: { project, run },
+  open: { project, dispatch },
   purchase,
 }: {
   open: OpenProject;
@@ -17,8 +17,7 @@ export const ReceiptFields = ({
   const { receipt, lines } = purchase;
   const money = orNone((text) => parseMoney(text, currency));
   const change = (next: Receipt | undefined) => {
-    const { receipt: _, ...rest } = purchase;
-    run({ type: 'recordPurchase', purchase: next ? { ...rest, receipt: next } : rest });
+    dispatch({ type: 'editPurchase', purchaseId: purchase.id, fields: { receipt: next ?? null } });
   };
   const sum = wholeLines(purchase);
   const words = receipt ? receiptWords(receiptGap(purchase), lines.length, currency) : '';
@@ -48,6 +47,30 @@ export const ReceiptFields = ({
             onRead={(tax) => {
               if (receipt || tax !== null) change({ total: receipt?.total ?? sum, tax });
             }}
+          />
+        </View>
+      </View>
+      <View style={styles.pair}>
+        <View style={styles.grow}>
+          <ReadField
+            label={`Trip there, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(purchase.trip, currency)}
+            read={money}
+            onRead={(trip) =>
+              dispatch({ type: 'editPurchase', purchaseId: purchase.id, fields: { trip: trip ?? 0 } })
+            }
+          />
+        </View>
+        <View style={styles.grow}>
+          <ReadField
+            label={`Shipping, ${sign}`}
+            inputMode="decimal"
+            text={orBlank(purchase.shipping, currency)}
+            read={money}
+            onRead={(shipping) =>
+              dispatch({ type: 'editPurchase', purchaseId: purchase.id, fields: { shipping } })
+            }
           />
         </View>
       </View>

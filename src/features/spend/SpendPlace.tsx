@@ -2,8 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
-import { useProject, useToday, type OpenProject } from '@/data';
-import { usePlanAndMoney } from '@/planning';
+import { usePlanned, useProject, useToday, type OpenProject, type PlannedProject } from '@/hooks';
 import { Button, Columns, SegmentedButtons, useIsWide, Text, type PurchaseAt } from '@/ui';
 import { Charts } from './Charts';
 import { CostsView } from './CostsView';
@@ -16,7 +15,12 @@ import { TargetForm } from './TargetForm';
 /** Where the money of a project stands and went: ledger, charts, reasons, costs. */
 export const SpendPlace = ({ id }: { id: string }) => {
   const open = useProject(id);
-  return open ? <Spend open={open} /> : null;
+  return open ? <Planned open={open} /> : null;
+};
+
+const Planned = ({ open }: { open: OpenProject }) => {
+  const planned = usePlanned(open);
+  return planned ? <Spend open={planned} /> : null;
 };
 
 const VIEWS = [
@@ -29,14 +33,13 @@ type Shown = (typeof VIEWS)[number]['value'];
 
 type Detailed = { kind: 'entry'; at: PurchaseAt } | { kind: 'target' } | { kind: 'import' } | null;
 
-const Spend = ({ open }: { open: OpenProject }) => {
-  const { project, book } = open;
-  const { plan, money } = usePlanAndMoney(project, book);
+const Spend = ({ open }: { open: PlannedProject }) => {
+  const { project, book, plan, money } = open;
   const day = useToday();
   const isWide = useIsWide();
   const [view, setView] = useState<Shown>('ledger');
   const [detailed, setDetailed] = useState<Detailed>(null);
-  const entries = useMemo(() => ledgerOf(project, book, plan), [project, book, plan]);
+  const entries = useMemo(() => ledgerOf(project), [project]);
   const beside = useMemo(() => typedPriceLines(project, book), [project, book]);
   const said = (sum: number) => formatMoney(sum, project.currency);
   const close = () => setDetailed(null);

@@ -13,7 +13,7 @@ import {
 } from '@/core/units';
 import type { ProjectMoney } from '@/core/budget';
 import { CATEGORIES, type Budget, type Category } from '@/core/project';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 
 const SUMS = [
   { value: 'one', label: 'One sum' },
@@ -29,7 +29,7 @@ const NONE: Budget = { reserve: 0, isEach: false, date: null };
 
 /** The number that it must not cost more than: one, or one for each category; what is held back; a day. */
 export const TargetForm = ({
-  open: { project, run },
+  open: { project, dispatch },
   money,
   onClose,
 }: {
@@ -74,7 +74,7 @@ export const TargetForm = ({
       isEach: per === 'each',
       date: date.trim() === '' ? null : date,
     };
-    run({ type: 'editMoney', fields: { target, budget: next } });
+    dispatch({ type: 'editTarget', target, budget: next });
     onClose();
   };
   return (

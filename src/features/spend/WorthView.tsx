@@ -3,7 +3,7 @@ import { eachOf, pricingAnalysis, type Costs, type Offered } from '@/core/budget
 import { formatMoney, parseDecimal, parseMoney, percentText, symbol } from '@/core/units';
 import type { Work } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import type { OpenProject } from '@/data';
+import type { OpenProject } from '@/hooks';
 import { SectionHeader, orBlank, orNone, ReadField, SumRow, Text } from '@/ui';
 
 /** What one could be asked for, what an offer brings, and how many must be sold before tools are paid. */

@@ -1,4 +1,13 @@
-import { keptPieces, rackPieces, resolve, servesAs, toolsOf, type Book, type Project } from '../../project';
+import {
+  goodsOf,
+  keptPieces,
+  rackPieces,
+  resolve,
+  servesAs,
+  toolsOf,
+  type Book,
+  type Project,
+} from '../../project';
 import { rackFor } from '../input';
 import type { CheckAgainst } from './types';
 
@@ -31,7 +40,9 @@ export const againstProject = (
         ...store,
         // A trip that was made is not made again.
         trip: bought.length > 0 ? 0 : store.trip,
-        bought: bought.flatMap(({ lines }) => lines).reduce((sum, { price }) => sum + price, 0),
+        // An order that is settled asks nothing more.
+        shipping: bought.some(({ shipping }) => shipping !== undefined) ? null : store.shipping,
+        bought: goodsOf(bought),
       };
     }),
 });

@@ -1,7 +1,7 @@
 import type { ResolvedPart } from '../../project';
 import type { Basket } from '../assemble';
 import { isLeaf, leavesOf, type Cutting } from '../cutting';
-import type { PlanInput } from '../input';
+import type { PlanInput } from '../inputTypes';
 import { boardPiece, filledWith } from '../packBoards';
 import type { Stock } from '../stock';
 import type { SubproblemSolver } from './answer';

@@ -1,5 +1,5 @@
 import type { Basket } from '../assemble';
-import type { PlanInput } from '../input';
+import type { PlanInput } from '../inputTypes';
 import type { SubproblemState, SubproblemSolver } from './answer';
 import { basketOf, type Chosen } from './baskets';
 import type { MipResult, Solver } from './highs';

@@ -1,7 +1,7 @@
 import { assemble, type Basket } from '../assemble';
 import { lowerBound } from '../bound';
 import { firstBasket, isCarried, planOf } from '../firstPlan';
-import type { PlanInput } from '../input';
+import type { PlanInput } from '../inputTypes';
 import { planCost, type Plan } from '../types';
 import { newSubproblemSolver, type SubproblemState, type SubproblemSolver } from './answer';
 import { basketOf, patternsOf, type Chosen } from './baskets';

@@ -1,6 +1,6 @@
 import { decimals } from '../../units';
 import { netPriceFactor } from '../netPricing';
-import type { PlanInput } from '../input';
+import type { PlanInput } from '../inputTypes';
 
 /** What the pocket pays for one purchase at a price, in the smallest coin, before rounding. */
 export const netUnitCost = (input: PlanInput): ((storeId: string, unitPrice: number) => number) => {

@@ -7,7 +7,7 @@ import { nameKey } from '../../lumber';
 import { netPricing } from '../netPricing';
 import { useOf } from '../cuttable';
 import { waysOn } from '../cutting';
-import type { PlanInput } from '../input';
+import type { PlanInput } from '../inputTypes';
 import { itemsOf } from '../items';
 import { boardPiece } from '../packBoards';
 import { stocksOf, type Stock } from '../stock';

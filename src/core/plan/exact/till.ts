@@ -1,6 +1,6 @@
 import { decimals, toMicros, toMinor } from '../../units';
 import { taxAt } from '../netPricing';
-import type { PlanInput, StoreTerms } from '../input';
+import type { PlanInput, StoreTerms } from '../inputTypes';
 import { newModelBuilder, type Program, type Terms } from './program';
 import type { Subproblem } from './share';
 

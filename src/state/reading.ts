@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
-import type { Reader } from './reading.worker';
+import type { Reader } from '@/workers/reading.worker';
 
-export type { SheetSummary, Taking } from './reading.worker';
+export type { SheetSummary, Taking } from '@/workers/reading.worker';
 
 let worker: Worker | null = null;
 let reader: Remote<Reader> | null = null;
@@ -9,7 +9,7 @@ let reader: Remote<Reader> | null = null;
 /** The worker that reads long sheets; made when it is first needed. */
 export const remoteReader = (): Remote<Reader> => {
   if (!reader) {
-    worker = new Worker(new URL('./reading.worker.ts', window.location.href));
+    worker = new Worker(new URL('../workers/reading.worker.ts', window.location.href));
     reader = wrap<Reader>(worker);
   }
   return reader;

@@ -1,5 +1,6 @@
-import type { Command } from './commandTypes';
-import type { Project } from './types';
+import type { Command } from './types';
+import { assertNever } from '../../assertNever';
+import type { Project, PurchaseLine } from '../types';
 
 export const partName = (project: Project, partId: string): string =>
   project.groups
@@ -68,23 +69,44 @@ export const label = (project: Project, command: Command): string => {
     case 'renameOption':
     case 'removeOption':
       return `${command.type === 'renameOption' ? 'rename' : 'delete'} a way to make ${groupName(project, command.groupId)}`;
-    case 'setAlternatives':
+    case 'addAlternative':
+    case 'removeAlternative':
+    case 'resetAlternatives':
       return 'change what is compared';
     case 'choose':
       return `choose ${command.name}`;
     case 'excludeStore':
       return command.excluded ? 'leave out a store' : 'use a store again';
+    case 'addReadyMade':
+      return `ready made at ${command.seen.source}`;
+    case 'removeReadyMade':
+      return 'delete a ready-made price';
+    case 'editWork':
+      return 'change project details';
+    case 'addToCart':
+      return `${named(command.lines)} in the cart`;
+    case 'payCart':
+      return 'paid at the till';
     case 'recordPurchase':
-      return `bought ${command.purchase.lines.map(({ item }) => item.name).join(', ')}`;
-    case 'editMoney':
-      return 'target' in command.fields || 'budget' in command.fields
-        ? 'change the target'
-        : 'baseline' in command.fields
-          ? 'keep the plan as it stands'
-          : 'not wanted here';
+      return `bought ${named(command.purchase.lines)}`;
     case 'recordPurchases':
-      return `${command.purchases.length} purchases`;
+      return `${command.entries.length} purchases`;
     case 'removePurchase':
       return 'not bought after all';
+    case 'removeLine':
+      return `${named([command.line])} not bought after all`;
+    case 'replaceLine':
+    case 'editPurchase':
+      return 'change what was paid';
+    case 'editTarget':
+      return 'change the target';
+    case 'keepBaseline':
+      return 'keep the plan as it stands';
+    case 'dismissReminder':
+      return 'not wanted here';
+    default:
+      return assertNever(command);
   }
 };
+
+const named = (lines: PurchaseLine[]): string => lines.map(({ item }) => item.name).join(', ');

@@ -1,0 +1,112 @@
+import { assertNever } from '../../assertNever';
+import { namesUsed, renameGroup, renamePart } from '../rewrite';
+import type { Project, Variable } from '../types';
+import { assign, homeOfPart, insert, optionOf, optionsOf, type ProjectDraft } from './draft';
+import { groupName, partName } from './label';
+import type { GroupCommand } from './types';
+
+/** Changes groups, their parts and what joins those. */
+export const reduceGroups = (draft: ProjectDraft, command: GroupCommand, before: Project): void => {
+  switch (command.type) {
+    case 'addGroup':
+      draft.groups.push(command.group);
+      return;
+    case 'editGroup':
+      if (command.fields.name !== undefined)
+        renameGroup(draft, groupName(before, command.groupId), command.fields.name);
+      assign(
+        draft.groups.find((group) => group.id === command.groupId),
+        command.fields,
+      );
+      return;
+    case 'removeGroup':
+      draft.groups = draft.groups.filter((group) => group.id !== command.groupId);
+      draft.variables = withoutUnused(draft, ownMeasures(before, command.groupId));
+      draft.extras = draft.extras.filter((extra) => extra.groupId !== command.groupId);
+      return;
+    case 'importParts':
+      draft.groups = command.groups;
+      draft.extras = draft.extras.filter(
+        ({ groupId }) => groupId === null || command.groups.some(({ id }) => id === groupId),
+      );
+      return;
+    case 'addJoint': {
+      const option = optionOf(draft, command.groupId);
+      if (option) option.joints = [...(option.joints ?? []), command.joint];
+      return;
+    }
+    case 'editJoint':
+      assign(
+        optionsOf(draft)
+          .flatMap(({ joints }) => joints ?? [])
+          .find(({ id }) => id === command.jointId),
+        command.fields,
+      );
+      return;
+    case 'removeJoint':
+      for (const option of optionsOf(draft))
+        if (option.joints?.some(({ id }) => id === command.jointId))
+          option.joints = option.joints.filter(({ id }) => id !== command.jointId);
+      return;
+    default:
+      reduceParts(draft, command, before);
+  }
+};
+
+type PartCommand = Extract<
+  GroupCommand,
+  { type: 'addPart' | 'addParts' | 'editPart' | 'removePart' | 'movePart' }
+>;
+
+const reduceParts = (draft: ProjectDraft, command: PartCommand, before: Project): void => {
+  switch (command.type) {
+    case 'addPart':
+      insert(optionOf(draft, command.groupId)?.parts, command.part, command.index);
+      return;
+    case 'addParts':
+      optionOf(draft, command.groupId)?.parts.push(...command.parts);
+      return;
+    case 'editPart': {
+      const home = homeOfPart(draft, command.partId);
+      if (command.fields.name !== undefined && command.fields.name !== partName(before, command.partId))
+        renamePart(draft, before, command.partId, command.fields.name);
+      assign(home?.parts[home.index], command.fields);
+      return;
+    }
+    case 'removePart': {
+      const home = homeOfPart(draft, command.partId);
+      home?.parts.splice(home.index, 1);
+      return;
+    }
+    case 'movePart': {
+      const home = homeOfPart(draft, command.partId);
+      const target = optionOf(draft, command.groupId)?.parts;
+      const part = home?.parts[home.index];
+      if (!home || !target || !part || (home.parts === target && home.index === command.index)) return;
+      home.parts.splice(home.index, 1);
+      insert(target, part, command.index);
+      return;
+    }
+    default:
+      assertNever(command);
+  }
+};
+
+/** Ids of the measures that a helper made for a group. */
+const ownMeasures = (project: Project, groupId: string): Set<string> =>
+  new Set(
+    (project.groups.find(({ id }) => id === groupId)?.options ?? [])
+      .flatMap(({ made }) => Object.values(made?.answers ?? {}))
+      .flatMap((answer) => (answer.startsWith('=') ? [answer.slice(1)] : [])),
+  );
+
+/** The measures without those of `ids` that no formula uses any more. */
+const withoutUnused = (draft: ProjectDraft, ids: Set<string>): Variable[] => {
+  let left = draft.variables;
+  for (;;) {
+    const used = namesUsed({ ...draft, variables: left });
+    const kept = left.filter(({ id, name }) => !ids.has(id) || used.has(name.toLowerCase()));
+    if (kept.length === left.length) return kept;
+    left = kept;
+  }
+};

@@ -1,0 +1,2 @@
+export type * from '../types';
+export type { Minor } from '../../units';

@@ -1,0 +1,94 @@
+import { QueryClient } from '@tanstack/react-query';
+import { proxy, wrap } from 'comlink';
+import { newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
+import { browserStorage } from '@/state/browserStorage';
+import { PlanService, type KeptPlan, type PlanSource } from '@/state/planService';
+import { WorkerPool, type PooledWorker } from '@/state/workerPool';
+import { wallClock } from '@/state/writeQueue';
+import { WorkspaceStore, type WorkspaceEvent } from '@/state/workspaceStore';
+import type { Planner } from '@/workers/planner.worker';
+import { afterPaint } from './afterPaint';
+import { feedQueries } from './queryBridge';
+
+export interface Services {
+  client: QueryClient;
+  workspace: WorkspaceStore;
+  plans: PlanService;
+  pool: WorkerPool<Planner>;
+}
+
+let made: Services | null = null;
+
+/** The services of this page, made when they are first asked for. They own the truth; the query cache is fed by them. */
+export const services = (): Services => {
+  made ??= makeServices();
+  return made;
+};
+
+const makeServices = (): Services => {
+  const client = new QueryClient();
+  const workspace = new WorkspaceStore({ storage: browserStorage(), clock: wallClock, newId });
+  const pool = new WorkerPool<Planner>({ spawn, size: { quick: 1, long: longWorkers() } });
+  const plans = new PlanService({
+    source: sourceOf(workspace),
+    pool,
+    storage: { read: async (id) => (await readKeptPlan(id)) as KeptPlan | null, write: writeKeptPlan },
+    clock: wallClock,
+    afterPaint,
+    proxy,
+  });
+  feedQueries(client, workspace, plans);
+  workspace.subscribe(tellUser);
+  return { client, workspace, plans, pool };
+};
+
+const MAX_WORKERS = 4;
+/** One core is left to the page. */
+const longWorkers = (): number => Math.max(1, Math.min(MAX_WORKERS, navigator.hardwareConcurrency - 1));
+
+const spawn = (): PooledWorker<Planner> => {
+  const worker = new Worker(new URL('../workers/planner.worker.ts', window.location.href));
+  return {
+    api: wrap<Planner>(worker) as unknown as Planner,
+    terminate: () => worker.terminate(),
+    onCrash: (listener) =>
+      worker.addEventListener(
+        'error',
+        (event) => listener(new Error(event.message || 'a worker broke down')),
+        {
+          once: true,
+        },
+      ),
+  };
+};
+
+const sourceOf = (workspace: WorkspaceStore): PlanSource => ({
+  current: (projectId) => {
+    const record = workspace.state?.records[projectId];
+    return record && workspace.state ? { project: record.project, book: workspace.state.book.book } : null;
+  },
+  subscribe: (listener) =>
+    workspace.subscribe((event) => {
+      if (event.kind === 'changed') listener(event);
+    }),
+});
+
+/** What the user hears of: a change that is not kept, and what another tab did. */
+const tellUser = (event: WorkspaceEvent): void => {
+  switch (event.kind) {
+    case 'changed':
+      return outdateNotice();
+    case 'notKept':
+      return notify({
+        text: 'The browser has no room left for Billet, so the last change is not kept yet. Save the project to a file, or delete one; it is tried again.',
+      });
+    case 'keptAgain':
+      return notify({ text: 'Everything is kept again.' });
+    case 'otherTab':
+      return notify({
+        text: event.isWhole
+          ? `${event.name} was changed in another tab too. Both changes are kept.`
+          : `${event.name} was changed in another tab. The newer state is shown; what you took back here was not.`,
+      });
+  }
+};

@@ -1,0 +1,196 @@
+import { useEffect } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { emptyBook, type Book, type Project } from '@/core/project';
+import {
+  DEFAULT_SETTINGS,
+  notify,
+  type BookRecord,
+  type Damaged,
+  type ProjectRecord,
+  type Settings,
+} from '@/data';
+import { placeOf, projectIdOf } from '@/data/repository';
+import { onOtherTab } from '@/data/storage';
+import type { WorkspaceCommand } from '@/state/transaction';
+import { KEYS } from './queryBridge';
+import { services } from './services';
+
+/** How stored data lies in the query cache: the workspace feeds it, nothing is fetched again. */
+const STORED = {
+  structuralSharing: false,
+  staleTime: Infinity,
+  gcTime: Infinity,
+  networkMode: 'always',
+  retry: false,
+} as const;
+
+interface Projects {
+  records: Record<string, ProjectRecord>;
+  damaged: Damaged[];
+}
+
+const useProjectsQuery = () =>
+  useQuery({
+    queryKey: KEYS.projects,
+    queryFn: async (): Promise<Projects> => {
+      const { records, damaged } = await services().workspace.load();
+      return { records, damaged };
+    },
+    ...STORED,
+  });
+
+const useBookQuery = () =>
+  useQuery({
+    queryKey: KEYS.book,
+    queryFn: async (): Promise<BookRecord> => (await services().workspace.load()).book,
+    ...STORED,
+  });
+
+/** Projects by name; null while they are read. */
+export const useProjects = (): {
+  records: ProjectRecord[];
+  deleted: ProjectRecord[];
+  damaged: Damaged[];
+} | null => {
+  const { data } = useProjectsQuery();
+  if (!data) return null;
+  const all = Object.values(data.records).sort((a, b) => a.project.name.localeCompare(b.project.name));
+  return {
+    records: all.filter(({ deletedAt }) => deletedAt === null),
+    deleted: all.filter(({ deletedAt }) => deletedAt !== null),
+    damaged: data.damaged,
+  };
+};
+
+/** Changes a project and the price book: all commands of one call are one step to undo. `name`: what that step is called. */
+export type Dispatch = (commands: WorkspaceCommand | WorkspaceCommand[], name?: string) => void;
+
+/** What a screen of one project needs: the project, the prices, and how to change both. */
+export interface OpenProject {
+  project: Project;
+  book: Book;
+  dispatch: Dispatch;
+  /** What undo and redo would do, in words; null: nothing. */
+  undoLabel: string | null;
+  redoLabel: string | null;
+  undo: () => void;
+  redo: () => void;
+}
+
+/** One project; null while it is read, undefined when there is none of that id. */
+export const useProject = (id: string): OpenProject | null | undefined => {
+  const projects = useProjectsQuery().data;
+  const book = useBookQuery().data;
+  if (!projects || !book) return null;
+  const record = projects.records[id];
+  if (!record || record.deletedAt !== null) return undefined;
+  const { workspace } = services();
+  return {
+    project: record.project,
+    book: book.book,
+    dispatch: (commands, name) => workspace.dispatch(commands, id, name),
+    undoLabel: workspace.next(id, 'undo')?.label ?? null,
+    redoLabel: workspace.next(id, 'redo')?.label ?? null,
+    undo: () => workspace.step(id, 'undo'),
+    redo: () => workspace.step(id, 'redo'),
+  };
+};
+
+/** The projects beside one, by name, and how to change them from there. */
+export const useOtherProjects = (
+  id: string,
+): {
+  projects: Project[];
+  dispatchIn: (id: string, commands: WorkspaceCommand | WorkspaceCommand[]) => void;
+  undoIn: (id: string) => void;
+} => {
+  const all = useProjects()?.records ?? [];
+  const { workspace } = services();
+  return {
+    projects: all.map(({ project }) => project).filter((project) => project.id !== id),
+    dispatchIn: (other, commands) => workspace.dispatch(commands, other),
+    undoIn: (other) => workspace.step(other, 'undo'),
+  };
+};
+
+/** The price book by itself, and how to change it; null while it is read. */
+export const useOpenBook = (): Pick<OpenProject, 'book' | 'dispatch' | 'undo' | 'undoLabel'> | null => {
+  const record = useBookQuery().data;
+  if (!record) return null;
+  const { workspace } = services();
+  return {
+    book: record.book,
+    dispatch: (commands, name) => workspace.dispatch(commands, null, name),
+    undo: () => workspace.step(null, 'undo'),
+    undoLabel: record.history.past.at(-1)?.label ?? null,
+  };
+};
+
+const NO_BOOK = emptyBook();
+
+/** The price book; an empty one while it is read. */
+export const useBook = (): Book => useBookQuery().data?.book ?? NO_BOOK;
+
+/** Settings; those of a new browser while they are read. */
+export const useSettings = (): { settings: Settings; change: (fields: Partial<Settings>) => void } => {
+  const { data } = useQuery({
+    queryKey: KEYS.settings,
+    queryFn: async () => (await services().workspace.load()).settings,
+    ...STORED,
+  });
+  return {
+    settings: data ?? DEFAULT_SETTINGS,
+    change: (fields) => services().workspace.changeSettings(fields),
+  };
+};
+
+/** A new project, or one opened from a file. */
+export const addProject = (project: Project): void => services().workspace.addProject(project);
+
+/** Deletes a project so that it can be had back for 30 days; null takes it back. */
+export const setDeleted = (projectId: string, deletedAt: number | null): void =>
+  services().workspace.setDeleted(projectId, deletedAt);
+
+/** Changes the price book by itself. */
+export const changeBook = (commands: WorkspaceCommand | WorkspaceCommand[]): void =>
+  services().workspace.dispatch(commands);
+
+/** Brings the sample projects back beside what is there. */
+export const bringSamplesBack = (): Promise<void> => services().workspace.bringSamplesBack();
+
+/** Deletes all projects (to be had back for 30 days), stores and prices; the notice offers to undo it. */
+export const startEmpty = (): void => {
+  const { workspace } = services();
+  const open = Object.values(workspace.state?.records ?? {})
+    .filter(({ deletedAt }) => deletedAt === null)
+    .map(({ project }) => project.id);
+  for (const id of open) workspace.setDeleted(id, Date.now());
+  workspace.dispatch({ type: 'clear' });
+  const undo = () => {
+    for (const id of open) workspace.setDeleted(id, null);
+    workspace.step(null, 'undo');
+  };
+  notify({ text: 'Billet is empty now.', action: { label: 'Undo', run: undo } });
+};
+
+/** Says so when the project that is open here was changed in another tab: what is on screen changes under the hand. */
+const tellOfOtherTab = (id: string): void => {
+  if (!window.location.pathname.startsWith(`/project/${id}/`)) return;
+  const name = services().workspace.state?.records[id]?.project.name;
+  if (name) notify({ text: `${name} was changed in another tab. The newer state is shown.` });
+};
+
+/** Takes over what another tab writes, as soon as it does. */
+export const useOtherTabs = (): void => {
+  useEffect(
+    () =>
+      onOtherTab((key) => {
+        const place = placeOf(key);
+        const projectId = projectIdOf(key);
+        if (projectId !== null) tellOfOtherTab(projectId);
+        if (place === 'projects' && projectId !== null) void services().workspace.takeOver({ projectId });
+        else if (place === 'book' || place === 'settings') void services().workspace.takeOver(place);
+      }),
+    [],
+  );
+};

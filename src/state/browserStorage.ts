@@ -1,0 +1,41 @@
+import { wrap } from 'comlink';
+import {
+  loadBook,
+  loadProjects,
+  loadSettings,
+  readBookText,
+  readProject,
+  saveBook,
+  saveProject,
+  saveSettings,
+  withSamples,
+} from '@/data/repository';
+import type { BookPacker } from '@/workers/pack.worker';
+import { newPacking } from './bookPacker';
+import type { WorkspaceStorage } from './workspaceStore';
+
+const spawn = (): BookPacker =>
+  wrap<BookPacker>(
+    new Worker(new URL('../workers/pack.worker.ts', window.location.href)),
+  ) as unknown as BookPacker;
+
+/** The workspace as this browser keeps it; the price book is packed in a worker where there are workers. */
+export const browserStorage = (): WorkspaceStorage => {
+  const packing = newPacking(typeof Worker === 'undefined' ? null : spawn);
+  return {
+    loadProjects,
+    readProject,
+    loadSettings,
+    saveSettings,
+    saveProject,
+    withSamples,
+    loadBook: async (now) => {
+      const stored = await loadBook(now);
+      const text = await readBookText();
+      // Of the form that the worker reads; an older one is sent whole with the first change.
+      if (text?.startsWith('billet-book 3 ')) packing.start(text, stored.record.book);
+      return stored;
+    },
+    saveBook: async (record, tags) => saveBook(await packing.pack(record, tags), tags),
+  };
+};

@@ -1,0 +1,204 @@
+import fc from 'fast-check';
+import { emptyBook, emptyGroup, emptyHistory, emptyProject, emptyStore, type Project } from '@/core/project';
+import { DEFAULT_SETTINGS, newProjectRecord, type BookRecord, type ProjectRecord } from '@/data/records';
+import { WorkspaceStore, type WorkspaceEvent, type WorkspaceStorage } from './workspaceStore';
+import type { Clock } from './writeQueue';
+
+/** Time that moves when it is told to. */
+const fakeClock = () => {
+  let now = 1000;
+  const waiting: { at: number; work: () => void }[] = [];
+  const clock: Clock = {
+    now: () => now,
+    after: (ms, work) => {
+      const entry = { at: now + ms, work };
+      waiting.push(entry);
+      return () => void waiting.splice(waiting.indexOf(entry), waiting.includes(entry) ? 1 : 0);
+    },
+  };
+  /** Lets `ms` pass, with all that falls due in them and what follows from it. */
+  const pass = async (ms: number) => {
+    const end = now + ms;
+    for (;;) {
+      for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+      const next = waiting.filter(({ at }) => at <= end).sort((a, b) => a.at - b.at)[0];
+      if (!next) break;
+      waiting.splice(waiting.indexOf(next), 1);
+      now = Math.max(now, next.at);
+      next.work();
+    }
+    now = end;
+  };
+  return { clock, pass };
+};
+
+const bench: Project = {
+  ...emptyProject('p', 'Stage', 'in', 'USD'),
+  groups: [emptyGroup('g', 'o', 'Frame')],
+};
+
+/** What several tabs share: texts by key, as a browser keeps them, with writes that can be made to fail. */
+const browser = () => {
+  const kept = {
+    projects: new Map<string, { record: ProjectRecord; tag: string | null }>([
+      ['p', { record: newProjectRecord(bench), tag: 'first' }],
+      ['q', { record: newProjectRecord({ ...bench, id: 'q', name: 'Trellis' }), tag: 'first' }],
+    ]),
+    book: {
+      record: { book: emptyBook(), history: emptyHistory() } as BookRecord,
+      tag: null as string | null,
+    },
+  };
+  const writes: string[] = [];
+  let failing: (key: string) => boolean = () => false;
+  const storage = (): WorkspaceStorage => ({
+    loadProjects: async () => ({ records: Object.fromEntries(kept.projects), damaged: [] }),
+    readProject: async (id) => kept.projects.get(id) ?? null,
+    loadBook: async () => kept.book,
+    loadSettings: async () => DEFAULT_SETTINGS,
+    saveSettings: async () => undefined,
+    withSamples: async (book) => ({ book, added: [] }),
+    saveProject: async (record, { tag, parent }) => {
+      const { id } = record.project;
+      if (failing(id)) throw new Error('full');
+      if ((kept.projects.get(id)?.tag ?? null) !== parent) return 'refused';
+      kept.projects.set(id, { record, tag });
+      writes.push(id);
+      return 'saved';
+    },
+    saveBook: async (record, { tag, parent }) => {
+      if (failing('book')) throw new Error('full');
+      if (kept.book.tag !== parent) return 'refused';
+      kept.book = { record, tag };
+      writes.push('book');
+      return 'saved';
+    },
+  });
+  return { kept, writes, storage, fail: (when: (key: string) => boolean) => (failing = when) };
+};
+
+let ids = 0;
+const tab = async (of: ReturnType<typeof browser>, time: ReturnType<typeof fakeClock>) => {
+  const events: WorkspaceEvent[] = [];
+  const store = new WorkspaceStore({ storage: of.storage(), clock: time.clock, newId: () => `id${++ids}` });
+  store.subscribe((event) => events.push(event));
+  await store.load();
+  return { store, events };
+};
+const rename = (name: string) => ({ type: 'editProject' as const, fields: { name } });
+const addGroup = (id: string) => ({ type: 'addGroup' as const, group: emptyGroup(id, `o-${id}`, id) });
+
+test('a change is there at once and written behind it; many are written together', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  const { store } = await tab(shared, time);
+  for (let n = 0; n < 20; n++) store.dispatch(addGroup(`n${n}`), 'p');
+  expect(store.state?.records['p']?.project.groups).toHaveLength(21);
+  expect(shared.writes).toEqual([]);
+  await time.pass(10);
+  expect(shared.writes).toEqual(['p']);
+  expect(shared.kept.projects.get('p')?.record.project.groups).toHaveLength(21);
+});
+
+test('commands of one dispatch are one step over project and book', async () => {
+  const time = fakeClock();
+  const { store } = await tab(browser(), time);
+  store.dispatch([rename('Arbour'), { type: 'putStore', store: emptyStore('s', 'Yard', 'USD') }], 'p');
+  expect(Object.keys(store.state?.book.book.stores ?? {})).toEqual(['s']);
+  store.step('p', 'undo');
+  expect(store.state?.records['p']?.project).toEqual(bench);
+  expect(store.state?.book.book.stores).toEqual({});
+  expect(store.next('p', 'undo')).toBeNull();
+  store.step('p', 'redo');
+  expect(store.state?.records['p']?.project.name).toBe('Arbour');
+  expect(Object.keys(store.state?.book.book.stores ?? {})).toEqual(['s']);
+});
+
+test('undo in one project leaves what another did, in the book too', async () => {
+  const time = fakeClock();
+  const { store } = await tab(browser(), time);
+  store.dispatch({ type: 'putStore', store: emptyStore('s', 'Yard', 'USD') }, 'q');
+  store.dispatch(rename('Arbour'), 'p');
+  store.step('p', 'undo');
+  store.step('p', 'undo');
+  expect(Object.keys(store.state?.book.book.stores ?? {})).toEqual(['s']);
+  expect(store.next('q', 'undo')?.label).toBe('add store Yard');
+});
+
+test('a write that fails is told once, tried again, and never holds up another', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  const { store, events } = await tab(shared, time);
+  shared.fail((key) => key === 'p');
+  store.dispatch(rename('Arbour'), 'p');
+  store.dispatch(rename('Pergola'), 'q');
+  await time.pass(10);
+  expect(shared.writes).toEqual(['q']);
+  expect(events.filter(({ kind }) => kind === 'notKept')).toHaveLength(1);
+  shared.fail(() => false);
+  await time.pass(3_000);
+  expect(shared.kept.projects.get('p')?.record.project.name).toBe('Arbour');
+  expect(events.at(-1)?.kind).toBe('keptAgain');
+  expect(store.hasUnwritten).toBe(false);
+});
+
+test('two tabs: whatever each does, in whatever order it is written, nothing of it is lost', async () => {
+  const doing = fc.record({ tab: fc.nat(1), key: fc.constantFrom('p', 'q', 'book'), pause: fc.nat(3) });
+  await fc.assert(
+    fc.asyncProperty(fc.array(doing, { minLength: 1, maxLength: 12 }), async (doings) => {
+      const time = fakeClock();
+      const shared = browser();
+      const tabs = [await tab(shared, time), await tab(shared, time)];
+      for (const [index, { tab: which, key, pause }] of doings.entries()) {
+        const store = tabs[which]?.store;
+        if (key === 'book')
+          store?.dispatch({ type: 'putStore', store: emptyStore(`s${index}`, `S${index}`, 'USD') });
+        else store?.dispatch(addGroup(`n${index}`), key);
+        if (pause > 0) await time.pass(pause);
+      }
+      await time.pass(120_000);
+      for (const [index, { key }] of doings.entries())
+        if (key === 'book') expect(Object.keys(shared.kept.book.record.book.stores)).toContain(`s${index}`);
+        else {
+          const groups = shared.kept.projects.get(key)?.record.project.groups ?? [];
+          expect(groups.map(({ id }) => id)).toContain(`n${index}`);
+        }
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('writes that fail at random: in the end everything is kept, in its order', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.boolean(), { maxLength: 15 }),
+      fc.integer({ min: 1, max: 10 }),
+      async (fails, changes) => {
+        const time = fakeClock();
+        const shared = browser();
+        const { store } = await tab(shared, time);
+        const coming = [...fails];
+        shared.fail(() => coming.shift() ?? false);
+        for (let n = 0; n < changes; n++) {
+          store.dispatch(addGroup(`n${n}`), n % 2 ? 'p' : 'q');
+          await time.pass(n % 3);
+        }
+        await time.pass(30 * 60_000);
+        for (const id of ['p', 'q'])
+          expect(shared.kept.projects.get(id)?.record.project).toEqual(store.state?.records[id]?.project);
+        expect(store.hasUnwritten).toBe(false);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('what another tab wrote is taken over where nothing waits here', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  const [one, two] = [await tab(shared, time), await tab(shared, time)];
+  one.store.dispatch(rename('Arbour'), 'p');
+  await time.pass(10);
+  await two.store.takeOver({ projectId: 'p' });
+  expect(two.store.state?.records['p']?.project.name).toBe('Arbour');
+});

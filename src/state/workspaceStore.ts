@@ -1,0 +1,406 @@
+import {
+  emptyBook,
+  emptyHistory,
+  isBookCommand,
+  redo,
+  undo,
+  withRecordedCharges,
+  type Book,
+  type Project,
+} from '@/core/project';
+import {
+  DEFAULT_SETTINGS,
+  newProjectRecord,
+  type BookRecord,
+  type Damaged,
+  type ProjectRecord,
+  type Settings,
+  type Tags,
+} from '@/data/records';
+import type { Stored, StoredProjects } from '@/data/repository';
+import { clearRedo, nextStep, type Step, type Way } from './history';
+import { transact, type WorkspaceCommand } from './transaction';
+import { WriteQueue, type Clock, type WriteOutcome } from './writeQueue';
+
+/** Where a workspace is kept. */
+export interface WorkspaceStorage {
+  loadProjects: (now: number) => Promise<StoredProjects>;
+  readProject: (id: string) => Promise<Stored<ProjectRecord> | null>;
+  loadBook: (now: number) => Promise<Stored<BookRecord>>;
+  loadSettings: () => Promise<Settings | null>;
+  saveProject: (record: ProjectRecord, tags: Tags) => Promise<'saved' | 'refused'>;
+  saveBook: (record: BookRecord, tags: Tags) => Promise<'saved' | 'refused'>;
+  saveSettings: (settings: Settings) => Promise<void>;
+  /** The sample projects that are missing, and the book with what they need. */
+  withSamples: (
+    book: Book,
+    held: Record<string, Pick<ProjectRecord, 'deletedAt'>>,
+  ) => Promise<{ book: Book; added: ProjectRecord[] }>;
+}
+
+/** All that a browser keeps. Values never change: every change makes a new one. */
+export interface Workspace {
+  records: Record<string, ProjectRecord>;
+  damaged: Damaged[];
+  book: BookRecord;
+  settings: Settings;
+}
+
+/** What the user should hear of. */
+export type WorkspaceEvent =
+  | { kind: 'changed'; projectIds: string[]; book: boolean; settings: boolean }
+  /** `isWhole`: what was done here is kept too; otherwise a change that was taken back or made again is lost. */
+  | { kind: 'otherTab'; name: string; isWhole: boolean }
+  | { kind: 'notKept'; error: unknown }
+  | { kind: 'keptAgain' };
+
+interface Options {
+  storage: WorkspaceStorage;
+  clock: Clock;
+  newId: () => string;
+}
+
+const BOOK = 'book';
+const SETTINGS = 'settings';
+
+/** What was done to a record since it was last written. Null commands: it cannot be done again on another state. */
+interface Unsaved {
+  commands: WorkspaceCommand[] | null;
+  at: number;
+  id: string;
+  projectId: string | null;
+}
+
+/**
+ * The one owner of what the user makes: projects, price book, settings. Every change is one `dispatch`: one transaction and
+ * one step to undo. What is new is there at once and written behind it.
+ */
+export class WorkspaceStore {
+  private workspace: Workspace | null = null;
+  private loading: Promise<Workspace> | null = null;
+  private readonly listeners = new Set<(event: WorkspaceEvent) => void>();
+  private readonly tags = new Map<string, string | null>();
+  private readonly unsaved = new Map<string, Unsaved[]>();
+  private readonly queue: WriteQueue;
+  private isFailing = false;
+
+  constructor(private readonly options: Options) {
+    this.queue = new WriteQueue({
+      clock: options.clock,
+      write: (key) => this.write(key),
+      onOutcome: (key, outcome, error) => this.heard(key, outcome, error),
+    });
+  }
+
+  /** What is kept; null while it is read. */
+  get state(): Workspace | null {
+    return this.workspace;
+  }
+
+  /** Calls `listener` with every event. Returns how to stop. */
+  subscribe(listener: (event: WorkspaceEvent) => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  /** Reads what is kept, once; a new browser is given the samples, on screen while they are written. */
+  load(): Promise<Workspace> {
+    this.loading ??= this.read();
+    return this.loading;
+  }
+
+  /** Resolves when every change so far was tried to be written. */
+  written(): Promise<void> {
+    return this.queue.settled();
+  }
+
+  /** Whether a change is not written yet. */
+  get hasUnwritten(): boolean {
+    return this.queue.hasUnwritten;
+  }
+
+  /** Applies commands as one step, each to the newest state; `projectId` is the project they are for or were given in. */
+  dispatch(
+    commands: WorkspaceCommand | WorkspaceCommand[],
+    projectId: string | null = null,
+    name?: string,
+  ): void {
+    const workspace = this.workspace;
+    if (!workspace) return;
+    const list = Array.isArray(commands) ? commands : [commands];
+    const step: Unsaved = {
+      commands: list,
+      at: this.options.clock.now(),
+      id: this.options.newId(),
+      projectId,
+    };
+    this.apply(step, name);
+  }
+
+  /** What undo or redo would do next in a project; null: nothing. Without a project: in the book alone. */
+  next(projectId: string | null, way: Way): Step | null {
+    const workspace = this.workspace;
+    if (!workspace) return null;
+    if (projectId !== null) return nextStep(workspace.records[projectId], workspace.book, way);
+    const change = (way === 'undo' ? workspace.book.history.past : workspace.book.history.future).at(-1);
+    return change ? { label: change.label, ofProject: false, ofBook: true } : null;
+  }
+
+  /** Takes the newest step back, or makes the one again that was taken back last. */
+  step(projectId: string | null, way: Way): void {
+    const workspace = this.workspace;
+    const next = this.next(projectId, way);
+    if (!workspace || !next) return;
+    const turn = way === 'undo' ? undo : redo;
+    const step = { commands: null, at: this.options.clock.now(), id: '', projectId };
+    const record = projectId === null ? undefined : workspace.records[projectId];
+    const turned = next.ofProject && record ? turn(record.project, record.history) : null;
+    const turnedBook = next.ofBook ? turn(workspace.book.book, workspace.book.history) : null;
+    this.put(
+      turned && record
+        ? {
+            ...record,
+            // A step of before trips were recorded may bring back a purchase without its own.
+            project: withRecordedCharges(turned.document, workspace.book.book.stores),
+            history: turned.history,
+          }
+        : undefined,
+      turnedBook ? { book: turnedBook.document, history: turnedBook.history } : undefined,
+      step,
+    );
+  }
+
+  /** Puts a project in that is new here, or opened from a file in place of one of its id. */
+  addProject(project: Project): void {
+    const stores = this.workspace?.book.book.stores ?? {};
+    this.put(newProjectRecord(withRecordedCharges(project, stores)), undefined, this.wholeRecord());
+  }
+
+  /** Deletes a project so that it can be had back for 30 days; null takes it back. */
+  setDeleted(projectId: string, deletedAt: number | null): void {
+    const record = this.workspace?.records[projectId];
+    if (record) this.put({ ...record, deletedAt }, undefined, this.wholeRecord());
+  }
+
+  changeSettings(fields: Partial<Settings>): void {
+    const workspace = this.workspace;
+    if (!workspace) return;
+    this.workspace = { ...workspace, settings: { ...workspace.settings, ...fields } };
+    this.queue.enqueue(SETTINGS);
+    this.tell({ kind: 'changed', projectIds: [], book: false, settings: true });
+  }
+
+  /** Puts the sample projects back beside what is there. */
+  async bringSamplesBack(): Promise<void> {
+    const workspace = await this.load();
+    const { book, added } = await this.options.storage.withSamples(workspace.book.book, workspace.records);
+    for (const record of added) this.put(record, undefined, this.wholeRecord());
+    this.put(undefined, { book, history: emptyHistory() }, this.wholeRecord());
+  }
+
+  /** Takes over what another tab has written of a project, the book or the settings. */
+  async takeOver(place: { projectId: string } | 'book' | 'settings'): Promise<void> {
+    const workspace = await this.load();
+    if (place === 'settings') {
+      const settings = (await this.options.storage.loadSettings()) ?? DEFAULT_SETTINGS;
+      this.workspace = { ...(this.workspace ?? workspace), settings };
+      this.tell({ kind: 'changed', projectIds: [], book: false, settings: true });
+      return;
+    }
+    const key = place === 'book' ? BOOK : place.projectId;
+    // What is not written yet finds out by itself, and is done again on the newer state.
+    if (this.unsaved.has(key)) this.queue.enqueue(key);
+    else await this.reload(key);
+  }
+
+  private async read(): Promise<Workspace> {
+    const { storage, clock } = this.options;
+    const settings = await storage.loadSettings();
+    const projects = await storage.loadProjects(clock.now());
+    const book = await storage.loadBook(clock.now());
+    this.tags.set(BOOK, book.tag);
+    for (const [id, { tag }] of Object.entries(projects.records)) this.tags.set(id, tag);
+    // A file of the same id may take the place of what cannot be read.
+    for (const { id, tag } of projects.damaged) this.tags.set(id, tag);
+    const records = Object.fromEntries(
+      Object.entries(projects.records).map(([id, { record }]) => [id, charged(record, book.record.book)]),
+    );
+    this.workspace = {
+      records,
+      damaged: projects.damaged,
+      book: book.record,
+      settings: settings ?? DEFAULT_SETTINGS,
+    };
+    for (const [id, record] of Object.entries(records))
+      if (record !== projects.records[id]?.record) this.queue.enqueue(id);
+    if (settings === null) {
+      this.queue.enqueue(SETTINGS);
+      if (Object.keys(records).length === 0) await this.addFirstSamples(this.workspace);
+    }
+    this.tell({
+      kind: 'changed',
+      projectIds: Object.keys(this.workspace.records),
+      book: true,
+      settings: true,
+    });
+    return this.workspace;
+  }
+
+  private async addFirstSamples(workspace: Workspace): Promise<void> {
+    const { book, added } = await this.options.storage.withSamples(workspace.book.book, {});
+    this.workspace = {
+      ...workspace,
+      records: Object.fromEntries(added.map((record) => [record.project.id, charged(record, book)])),
+      book: { book, history: emptyHistory() },
+    };
+    for (const { project } of added) this.queue.enqueue(project.id);
+    this.queue.enqueue(BOOK);
+  }
+
+  private wholeRecord(): Unsaved {
+    return { commands: null, at: this.options.clock.now(), id: '', projectId: null };
+  }
+
+  private apply(step: Unsaved, name?: string): void {
+    const workspace = this.workspace;
+    if (!workspace || !step.commands) return;
+    const { projectId } = step;
+    const record = projectId === null ? undefined : workspace.records[projectId];
+    const made = transact(
+      { record, book: workspace.book },
+      step.commands,
+      { id: step.id, at: step.at, ...(projectId === null ? {} : { projectId }) },
+      name,
+    );
+    const isProject = made.record !== record;
+    const isBook = made.book !== workspace.book;
+    // A change made anew ends what could be made again, in the project and in the book alike.
+    const book = isBook
+      ? made.book
+      : isProject
+        ? this.withoutRedoOf(workspace.book, projectId)
+        : workspace.book;
+    const own =
+      made.record && !isProject && isBook
+        ? { ...made.record, history: clearRedo(made.record.history) }
+        : made.record;
+    this.put(
+      own && own !== record && (isProject || own.history !== record?.history) ? own : undefined,
+      book === workspace.book ? undefined : book,
+      step,
+    );
+  }
+
+  private withoutRedoOf(book: BookRecord, projectId: string | null): BookRecord {
+    return projectId !== null && book.history.future.at(-1)?.projectId === projectId
+      ? { ...book, history: clearRedo(book.history) }
+      : book;
+  }
+
+  private put(record: ProjectRecord | undefined, book: BookRecord | undefined, step: Unsaved): void {
+    const workspace = this.workspace;
+    if (!workspace || (!record && !book)) return;
+    this.workspace = {
+      ...workspace,
+      ...(record ? { records: { ...workspace.records, [record.project.id]: record } } : {}),
+      ...(book ? { book } : {}),
+    };
+    for (const key of [...(record ? [record.project.id] : []), ...(book ? [BOOK] : [])]) {
+      this.unsaved.set(key, [...(this.unsaved.get(key) ?? []), step]);
+      this.queue.enqueue(key);
+    }
+    this.tell({
+      kind: 'changed',
+      projectIds: record ? [record.project.id] : [],
+      book: book !== undefined,
+      settings: false,
+    });
+  }
+
+  private async write(key: string): Promise<'saved' | 'refused'> {
+    const { storage, newId } = this.options;
+    const workspace = this.workspace;
+    if (!workspace) return 'saved';
+    if (key === SETTINGS) {
+      await storage.saveSettings(workspace.settings);
+      return 'saved';
+    }
+    const tags: Tags = { tag: newId(), parent: this.tags.get(key) ?? null };
+    const written = this.unsaved.get(key)?.length ?? 0;
+    const record = workspace.records[key];
+    if (key !== BOOK && !record) return 'saved';
+    const outcome =
+      key === BOOK
+        ? await storage.saveBook(workspace.book, tags)
+        : await storage.saveProject(record as ProjectRecord, tags);
+    if (outcome === 'refused') {
+      await this.rebase(key);
+      return 'refused';
+    }
+    this.tags.set(key, tags.tag);
+    const left = this.unsaved.get(key)?.slice(written) ?? [];
+    if (left.length > 0) this.unsaved.set(key, left);
+    else this.unsaved.delete(key);
+    return 'saved';
+  }
+
+  /** Another tab was first: its state is taken, and what was done here is done again on it. */
+  private async rebase(key: string): Promise<void> {
+    const again = this.unsaved.get(key) ?? [];
+    this.unsaved.delete(key);
+    const name = await this.reload(key);
+    for (const step of again)
+      if (step.commands) {
+        const isBook = key === BOOK;
+        const commands = step.commands.filter((one) => isBookCommand(one) === isBook);
+        this.apply({ ...step, commands });
+      }
+    this.tell({ kind: 'otherTab', name, isWhole: again.every(({ commands }) => commands !== null) });
+  }
+
+  private async reload(key: string): Promise<string> {
+    const { storage, clock } = this.options;
+    if (key === BOOK) {
+      const { record, tag } = await storage.loadBook(clock.now());
+      this.tags.set(BOOK, tag);
+      if (this.workspace) this.workspace = { ...this.workspace, book: record };
+      this.tell({ kind: 'changed', projectIds: [], book: true, settings: false });
+      return 'The price book';
+    }
+    const stored = await storage.readProject(key);
+    this.tags.set(key, stored?.tag ?? null);
+    const workspace = this.workspace;
+    if (workspace && stored)
+      this.workspace = { ...workspace, records: { ...workspace.records, [key]: stored.record } };
+    this.tell({ kind: 'changed', projectIds: [key], book: false, settings: false });
+    return stored?.record.project.name ?? '';
+  }
+
+  private heard(_key: string, outcome: WriteOutcome, error: unknown): void {
+    if (outcome === 'failed') {
+      if (!this.isFailing) this.tell({ kind: 'notKept', error });
+      this.isFailing = true;
+    } else if (this.isFailing && !this.queue.isFailing) {
+      this.isFailing = false;
+      this.tell({ kind: 'keptAgain' });
+    }
+  }
+
+  private tell(event: WorkspaceEvent): void {
+    for (const listener of this.listeners) listener(event);
+  }
+}
+
+/** A record whose purchases say what trips and shipping came to. */
+const charged = (record: ProjectRecord, book: Book): ProjectRecord => {
+  const project = withRecordedCharges(record.project, book.stores);
+  return project === record.project ? record : { ...record, project };
+};
+
+/** A workspace with nothing in it. */
+export const emptyWorkspace = (): Workspace => ({
+  records: {},
+  damaged: [],
+  book: { book: emptyBook(), history: emptyHistory() },
+  settings: DEFAULT_SETTINGS,
+});

@@ -1,0 +1,137 @@
+import { expose } from 'comlink';
+import loadHighs from 'highs';
+import {
+  breakEven,
+  proposalsFor,
+  waysToSave,
+  type BreakEven,
+  type Proposal,
+  type Saving,
+} from '@/core/compare';
+import {
+  againstProject,
+  bestPlan,
+  byHandPlan,
+  checkedPlan,
+  checkPlan,
+  planCost,
+  planInput,
+  solverOf,
+  type CheckAgainst,
+  type Highs,
+  type Plan,
+  type PlanInput,
+  type PreviousPlan,
+  type Progress,
+  type Solver,
+} from '@/core/plan';
+import type { Book, Project } from '@/core/project';
+
+/** Seconds that the solver may take for the plan of a project, for one of a comparison, and for one of a way to save. */
+const TIME_LIMIT = 10;
+const TIME_LIMIT_COMPARED = 5;
+const TIME_LIMIT_WAY = 2;
+/** Seconds after which no more ways to save are looked for. */
+const WAYS_LIMIT = 10;
+
+let solver: Promise<Solver> | null = null;
+
+/** The solver, loaded once for the life of the worker. Its code comes from where the app comes from. */
+const loaded = (): Promise<Solver> => {
+  solver ??= loadHighs({ locateFile: () => '/highs.wasm' }).then((highs) =>
+    solverOf(highs as unknown as Highs),
+  );
+  return solver;
+};
+
+/** The best plan, or null where it did not pass its check: what was not checked is not compared. */
+const compared = (made: PlanInput, against: CheckAgainst, by: Solver, seconds: number): Plan | null => {
+  const plan = bestPlan(made, by, seconds);
+  return checkPlan(plan, against).length > 0 ? null : plan;
+};
+
+/** What a worker of the planner can be asked for. */
+const planner = {
+  /** Loads the solver. */
+  ready: async (): Promise<void> => {
+    await loaded();
+  },
+  /** A plan to show at once; see `checkedPlan`. A `kept` one of this very input is taken where it passes its check. */
+  firstPlan: async (
+    input: PlanInput,
+    against: CheckAgainst,
+    previous: PreviousPlan | null,
+    kept: Plan | null,
+  ): Promise<Plan> =>
+    kept && checkPlan(kept, against).length === 0 ? kept : checkedPlan(input, against, previous),
+  /** What buying by hand would come to; null where no store has everything. */
+  byHand: async (input: PlanInput): Promise<number | null> => {
+    const plan = byHandPlan(input);
+    return plan && planCost(plan);
+  },
+  /** The best plan; `tell` hears of each better one, and of what is being done. @throws where it did not pass its check. */
+  search: async (
+    input: PlanInput,
+    against: CheckAgainst,
+    tell: (progress: Progress) => void,
+  ): Promise<Plan> => {
+    let passed: Plan | null = null;
+    const plan = bestPlan(input, await loaded(), TIME_LIMIT, (progress) => {
+      const isSame = passed?.buys === progress.plan.buys && passed.layouts === progress.plan.layouts;
+      if (!isSame && checkPlan(progress.plan, against).length > 0) return;
+      passed = progress.plan;
+      tell(progress);
+    });
+    const [fault] = checkPlan(plan, against);
+    // The first plan, which passed its check, stays.
+    if (fault) throw new Error(`the best plan did not pass its check: ${fault.place}: ${fault.sentence}`);
+    return plan;
+  },
+  /** The best plan of one way that is compared. @throws where it did not pass its check. */
+  compare: async (input: PlanInput, against: CheckAgainst): Promise<Plan> => {
+    const plan = compared(input, against, await loaded(), TIME_LIMIT_COMPARED);
+    if (!plan) throw new Error('the plan did not pass its check');
+    return plan;
+  },
+  proposals: async (project: Project, book: Book, plan: Plan | null): Promise<Proposal[]> =>
+    proposalsFor(project, book, plan),
+  /** The price at which a project comes to `goal`; see `breakEven`. */
+  breakEven: async (
+    project: Project,
+    book: Book,
+    plan: Plan,
+    goal: number,
+    fresh: string[],
+  ): Promise<BreakEven | null> => {
+    const by = await loaded();
+    return breakEven(project, book, plan, goal, fresh, (made, at) =>
+      compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
+    );
+  },
+  /** Ways to save, each told when it is found; all of them in the end. */
+  waysToSave: async (
+    project: Project,
+    book: Book,
+    base: Plan,
+    tell: (saving: Saving) => void,
+  ): Promise<Saving[]> => {
+    const by = await loaded();
+    const found = new Map<string, Saving>();
+    const end = performance.now() + WAYS_LIMIT * 1000;
+    waysToSave(
+      project,
+      book,
+      base,
+      (made, at) => compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
+      () => performance.now() > end,
+      (saving) => {
+        found.set(saving.id, saving);
+        tell(saving);
+      },
+    );
+    return [...found.values()];
+  },
+};
+export type Planner = typeof planner;
+
+expose(planner);
