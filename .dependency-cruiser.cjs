@@ -1,5 +1,16 @@
 /** Arrows point down only: app → features → (hooks, ui) → state → (data, workers) → core, and in core only up the list. */
-const CORE = ['units', 'lumber', 'project', 'takeoff', 'pricing', 'plan', 'budget', 'compare', 'io'];
+const CORE = [
+  'units',
+  'cutting',
+  'lumber',
+  'project',
+  'takeoff',
+  'pricing',
+  'plan',
+  'budget',
+  'compare',
+  'io',
+];
 const tests = '\\.test\\.tsx?$|^src/core/testing\\.ts$';
 
 const layer = (name, from, to, pathNot) => ({
@@ -24,6 +35,24 @@ module.exports = {
       from: { path: `^src/core/${folder}/`, pathNot: tests },
       to: { path: `^src/core/(${CORE.slice(index + 1).join('|') || 'none'})/` },
     })),
+    layer(
+      'the-cutting-library-imports-units-alone',
+      '^src/core/cutting/',
+      '^src/core/[^/]+/',
+      '^src/core/(cutting|units)/',
+    ),
+    layer(
+      'verify-shares-no-planning-code',
+      '^src/core/cutting/verify/',
+      '^src/core/cutting/(heuristics|solver)/',
+    ),
+    layer('heuristics-know-no-solver', '^src/core/cutting/heuristics/', '^src/core/cutting/(solver|verify)/'),
+    layer('solver-knows-no-verifier', '^src/core/cutting/solver/', '^src/core/cutting/verify/'),
+    layer(
+      'the-model-knows-no-algorithm',
+      '^src/core/cutting/model/',
+      '^src/core/cutting/(heuristics|solver|verify)/',
+    ),
     layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|hooks|state|data|workers)/'),
     layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|features|ui)/'),
     layer('state-knows-no-screens', '^src/state/', '^src/(app|features|ui|hooks)/'),

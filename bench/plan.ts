@@ -15,9 +15,9 @@ import {
   type PlanInput,
   type Solver,
 } from '@/core/plan';
-import { subproblemsOf } from '@/core/plan/exact/share';
-import { asTerms, storeScenarios, roundingModel } from '@/core/plan/exact/till';
-import { room } from '@/core/plan/packBoards';
+import { subproblemsOf } from '@/core/cutting/solver/subproblem';
+import { asTerms, storeScenarios, roundingModel } from '@/core/cutting/solver/scenarios';
+import { room } from '@/core/cutting/heuristics/packBoards';
 import { faultsOf, fromCsv } from '@/core/testing';
 import { CUTTING, PARTED, SHEETS, type PlanCase } from './planCases';
 

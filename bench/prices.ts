@@ -46,7 +46,8 @@ const bookOf = (rows: number, stores: number): Book => {
   };
 };
 
-const kept = (book: Book): string => packBook({ book, history: emptyHistory() }, { tag: 'bench', parent: null });
+const kept = (book: Book): string =>
+  packBook({ book, history: emptyHistory() }, { tag: 'bench', parent: null });
 
 const inBrowser = async (): Promise<{
   openMs: number;

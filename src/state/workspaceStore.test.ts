@@ -202,3 +202,25 @@ test('what another tab wrote is taken over where nothing waits here', async () =
   await two.store.takeOver({ projectId: 'p' });
   expect(two.store.state?.records['p']?.project.name).toBe('Arbour');
 });
+
+test('the samples come back beside what was made since, also when all was deleted', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  const { store } = await tab(
+    {
+      ...shared,
+      storage: () => ({
+        ...shared.storage(),
+        withSamples: async (book, held) => ({
+          book,
+          added: held['p']?.deletedAt === null ? [] : [newProjectRecord(bench)],
+        }),
+      }),
+    },
+    time,
+  );
+  store.dispatch(rename('Arbour'), 'p');
+  store.setDeleted('p', 5);
+  await store.bringSamplesBack();
+  expect(store.state?.records['p']).toMatchObject({ deletedAt: null, project: { name: 'Stage' } });
+});

@@ -104,9 +104,10 @@ export class WorkspaceStore {
   }
 
   /** Reads what is kept, once; a new browser is given the samples, on screen while they are written. */
-  load(): Promise<Workspace> {
+  async load(): Promise<Workspace> {
     this.loading ??= this.read();
-    return this.loading;
+    const first = await this.loading;
+    return this.workspace ?? first;
   }
 
   /** Resolves when every change so far was tried to be written. */

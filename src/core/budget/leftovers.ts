@@ -88,7 +88,7 @@ const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
 const hardware = (project: Project, book: Book): Leftover[] => {
   const used = new Map<string, number>();
   const { parts, typedPriced } = resolve(project, book.materials);
-  const filling = typedPriced.filter(({ fill }) => fill !== undefined);
+  const filling = typedPriced.filter(({ fractionalQuantity }) => fractionalQuantity !== undefined);
   for (const part of [...parts.filter(({ kind }) => kind === 'hardware'), ...filling])
     used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
   const lines = project.purchases.flatMap((purchase) => purchase.lines);

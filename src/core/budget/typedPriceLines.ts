@@ -35,9 +35,9 @@ export const typedPriceLines = (project: Project, book: Book): TypedPriceLine[] 
     put(servesAs(line).name, keptPieces(line));
   for (const entry of rackFor(project, book)) put(tagName(entry.item), rackPieces(entry));
   return resolve(project, book.materials).typedPriced.flatMap(
-    ({ extra, item, count, fill, price }): TypedPriceLine[] => {
+    ({ extra, item, count, fractionalQuantity, price }): TypedPriceLine[] => {
       const held = there.get(nameKey(item)) ?? 0;
-      const used = consumedQuantity({ count, fill });
+      const used = consumedQuantity({ count, fractionalQuantity });
       const quantity = packsToBuy(used, held);
       // What is opened for one serves the next.
       put(item, quantity - used);

@@ -139,7 +139,9 @@ const toBuy = (project: Project, book: Book, plan: Plan | null): Section => {
   const extras = (plan?.stores ?? []).flatMap(({ store, trip, shipping }) =>
     trip + shipping > 0 ? [row(trip > 0 ? 'Trip' : 'Shipping', '', store, trip + shipping)] : [],
   );
-  const rows = [...buys, ...beside, ...extras];
+  const due = plan?.committedShipping ?? 0;
+  const shipping = due > 0 ? [row('Shipping of what was ordered', '', '', due)] : [];
+  const rows = [...buys, ...beside, ...extras, ...shipping];
   const sum = rows.reduce((all, one) => all + (one.sum ?? 0), 0);
   return {
     title: 'To buy',

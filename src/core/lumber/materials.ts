@@ -1,3 +1,5 @@
+export { nameKey } from '../nameKey';
+import { nameKey } from '../nameKey';
 import { byText } from '../byText';
 import {
   GRADES,
@@ -14,11 +16,6 @@ import {
 
 /** The wood colours of the drawings: by material, never by piece. */
 export type WoodTone = 'softwood' | 'treated' | 'cedar' | 'larch' | 'sheet' | 'fibreboard';
-
-/** How names are matched everywhere: without regard to case and outer or repeated spaces. */
-export const nameKey: (name: string) => string = byText((name) =>
-  name.trim().replace(/\s+/g, ' ').toLowerCase(),
-);
 
 /** `pine|cedar` as a list; blank is an empty list: any material will do. */
 export const parseMaterials = (text: string): string[] =>

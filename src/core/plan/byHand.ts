@@ -1,14 +1,21 @@
+import { buyPieces, buyStocks } from '../cutting/heuristics/buying';
+import { assemble, type Basket } from '../cutting/heuristics';
+import { bestFitDecreasing, boardPieces } from '../cutting/heuristics/packBoards';
+import { rowByRow, TURNINGS } from '../cutting/heuristics/packPanels';
+import {
+  needKey,
+  netPricing,
+  planCost,
+  stocksOf,
+  usefulOffers,
+  useOf,
+  wantedItems,
+  type NetPricing,
+  type Plan,
+  type Stock,
+} from '../cutting/model';
 import { groupBy } from '../groupBy';
-import { needKey } from '../pricing';
-import { assemble, type Basket } from './assemble';
-import { buyPieces, netPricing, type NetPricing } from './netPricing';
-import { usefulOffers, useOf } from './cuttable';
 import type { PlanInput } from './inputTypes';
-import { itemsOf } from './items';
-import { bestFitDecreasing, boardPieces } from './packBoards';
-import { rowByRow, TURNINGS } from './packPanels';
-import { buyStocks, stocksOf, type Stock } from './stock';
-import { planCost, type Plan } from './types';
 
 /**
  * What a person would buy by hand: everything at one store, each section in one length, the longest pieces first. The
@@ -40,7 +47,7 @@ const atOneStore = (input: PlanInput): Plan | null => {
     basket.panels.push(...way.panels);
     basket.purchases.push(...way.purchases);
   }
-  for (const { pieces, offers } of itemsOf(input)) {
+  for (const { pieces, offers } of wantedItems(input)) {
     const bought = buyPieces(pieces, offers, tillOf);
     if (!bought) return null;
     basket.purchases.push(...bought.purchases);

@@ -2,7 +2,7 @@ import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
 import type { PlanInput } from './inputTypes';
-import { planCost, type Plan } from './types';
+import { planCost, type Plan } from '../cutting/model';
 
 /**
  * A plan to show at once: the first one, or what is left of the `last` where that costs no more. Each passes its check

@@ -1,8 +1,8 @@
 import { disjointSets } from '../disjointSets';
 import { nameKey } from '../lumber';
-import { paidAt } from './assemble';
+import { paidAt } from '../cutting/heuristics/assemble';
 import type { Owned, PlanInput } from './inputTypes';
-import { planCost, type Buy, type Layout, type Plan } from './types';
+import { planCost, type Buy, type Layout, type Plan } from '../cutting/model';
 
 /** A plan with what it followed from. */
 export interface PreviousPlan {

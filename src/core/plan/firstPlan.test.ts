@@ -3,7 +3,7 @@ import { fromInches, fromMm, type Ticks } from '../units';
 import { measure, type PlanSettings } from '../project';
 import { faultsOf, planCsv, type Case } from '../testing';
 import { slantOffset } from '../lumber';
-import type { Layout, Plan } from './types';
+import type { Layout, Plan } from '../cutting/model';
 
 const inches = (text: string) => measure(text, 'in');
 const stock = (...rows: string[]) =>

@@ -1,4 +1,4 @@
-export * from './types';
+export * from '../cutting/model/plan';
 export { ownedOf, planInput, rackFor, rackWorth } from './input';
 export type { Owned, PlanInput, StoreTerms } from './inputTypes';
 export { planKey } from './planKey';
@@ -7,9 +7,9 @@ export { firstPlan } from './firstPlan';
 export { bestOf, continuePlan, type PreviousPlan } from './continuePlan';
 export { checkedPlan, refusedPlan } from './checkedPlan';
 export { againstProject, checkPlan, type CheckAgainst, type PlanToCheck } from './check';
-export { taxAt } from './netPricing';
-export { bestPlan, type Progress } from './exact';
-export { solverOf, type Highs, type Solver } from './exact/highs';
+export { taxAt } from '../cutting/model';
+export { bestPlan } from './bestPlan';
+export { solverOf, type Highs, type Progress, type Solver } from '../cutting/solver';
 export { thing } from './problems';
 export { proofTerms } from './proof';
 export { faceOf, sidesOf, thicknessOf, usefulOffcuts } from './outline';

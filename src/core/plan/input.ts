@@ -13,7 +13,7 @@ import {
 } from '../project';
 import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
 import { currentOffers, withDressed } from '../pricing';
-import { usefulOffers } from './cuttable';
+import { usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { firstPlan, planInput } from '.';
 import { fromCsv } from '../testing';
-import { largestRemainder } from './largestRemainder';
+import { largestRemainder } from '../cutting/heuristics/largestRemainder';
 
 test('shares are whole, add up, and are no further from what they were than one', () => {
   expect(largestRemainder(10, [3.3, 3.3, 3.4])).toEqual([3, 3, 4]);

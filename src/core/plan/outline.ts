@@ -1,6 +1,6 @@
 import { fromInches, type Ticks } from '../units';
 import { actualThickness, parseSection, parseThickness } from '../lumber';
-import type { Layout, Offcut, Point } from './types';
+import type { Layout, Offcut, Point } from '../cutting/model';
 
 /** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
 export const sidesOf = (outline: Point[]): { along: Ticks; across: Ticks } => {

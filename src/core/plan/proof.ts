@@ -1,4 +1,4 @@
-import type { Plan } from './types';
+import type { Plan } from '../cutting/model';
 
 /** Under what rules a plan was proved, where they leave something out (planner.md): words to follow "among plans". */
 export const proofTerms = ({ layouts }: Plan): string[] => {

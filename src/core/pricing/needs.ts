@@ -1,5 +1,6 @@
-import { canRipWith, nameKey, stripWidth, thicknessName } from '../lumber';
-import { allows, type Kind, type ResolvedPart } from '../project';
+import { fits, needKey, ripsTo } from '../cutting/model';
+import { canRipWith, thicknessName } from '../lumber';
+import type { Kind, ResolvedPart } from '../project';
 import type { Offer } from './offers';
 import type { Ticks } from '../units';
 
@@ -49,32 +50,4 @@ export const needsOf = (parts: ResolvedPart[], offers: Offer[], tools: string[] 
   return [...needs.values()];
 };
 
-/** Parts that are bought as one thing have one key: of one section or thickness and choice of materials, or of one item. */
-export const needKey = (part: ResolvedPart): string => {
-  if (part.kind === 'hardware') return `hardware:${nameKey(part.item)}`;
-  const size = part.kind === 'board' ? `${part.thickness}x${part.width}` : `${part.thickness}`;
-  return `${part.kind}:${size}:${part.materials.map(nameKey).sort().join('|')}`;
-};
-
-/** A thing on sale or owned, as far as fitting goes. */
-export interface Sold {
-  name: string;
-  thickness: Ticks;
-  width: Ticks;
-  item: { kind: Kind; material: string };
-}
-
-/** Whether a board part can be ripped from a wider board. Length aside. */
-export const ripsTo = (part: ResolvedPart, offer: Sold): boolean => {
-  if (part.kind !== 'board' || offer.item.kind !== 'board' || fits(part, offer)) return false;
-  const strip = stripWidth(part, offer.thickness);
-  return strip !== null && strip <= offer.width && allows(part.materials, offer.item.material);
-};
-
-/** Whether an offer is of the section, thickness or item, and of a material, that a part asks for. Length aside. */
-export const fits = (part: ResolvedPart, offer: Sold): boolean => {
-  if (offer.item.kind !== part.kind) return false;
-  if (part.kind === 'hardware') return nameKey(offer.name) === nameKey(part.item);
-  if (!allows(part.materials, offer.item.material) || offer.thickness !== part.thickness) return false;
-  return part.kind === 'sheet' || offer.width === part.width;
-};
+export { fits, needKey, ripsTo, type Sold } from '../cutting/model';

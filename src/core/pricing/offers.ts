@@ -108,6 +108,4 @@ export const offerAt = (book: Book, key: string): Offer | undefined => {
 export const newestOf = (offer: Offer): Price =>
   offer.tiers.map(({ price }) => price).reduce((a, b) => (isNewer(b, a) ? b : a));
 
-/** The tier that holds for `quantity` purchases; null where the store sells no so few. */
-export const tierFor = (tiers: Tier[], quantity: number): Tier | null =>
-  tiers.filter(({ minQty }) => minQty <= quantity).at(-1) ?? null;
+export { tierFor } from '../cutting/model';

@@ -1,9 +1,6 @@
+import { shippingFor } from '../cutting/model';
 import type { Minor } from '../units';
-import type { Book, Charges, Project, Purchase, Store } from './types';
-
-/** What a store asks for sending goods of `goods`, after discount and before tax. Zero where it asks nothing. */
-export const shippingFor = (shipping: Store['shipping'], goods: Minor): Minor =>
-  shipping && goods < (shipping.freeFrom ?? Infinity) ? shipping.fee : 0;
+import type { Book, Charges, Project, Purchase } from './types';
 
 /** Whether two purchases were made at one store; a store that is not in the book is told by its name. */
 export const isSameStore = (a: Pick<Purchase, 'storeId' | 'store'>, b: typeof a): boolean =>

@@ -13,7 +13,7 @@ export interface ResolvedExtra {
   /** How many of the item: whole cans, bags, sheets. */
   count: number;
   /** How many of it are used up, whole or not; absent for a count. */
-  fill?: number;
+  fractionalQuantity?: number;
 }
 
 /** Surface of one piece: all round, or one wide face, both long edges and both ends. */
@@ -103,6 +103,6 @@ export const resolveExtra = (
         (extra.rule === 'finish' ? surfaceFor(extra, project, parts) : 0) +
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
   const amount = once * extra.coats;
-  const fill = amount / covers.value;
-  return ok({ amount, count: packsToBuy(fill, 0), fill });
+  const fractionalQuantity = amount / covers.value;
+  return ok({ amount, count: packsToBuy(fractionalQuantity, 0), fractionalQuantity });
 };

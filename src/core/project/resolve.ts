@@ -32,7 +32,7 @@ export interface ResolvedTypedPrice {
   item: string;
   count: number;
   /** How many are used up, where they need not be whole. */
-  fill?: number;
+  fractionalQuantity?: number;
   /** Of one, with tax. */
   price: Minor;
 }
@@ -92,7 +92,8 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
   return resolved;
 };
 
-const filled = ({ fill }: ResolvedExtra) => (fill === undefined ? {} : { fill });
+const filled = ({ fractionalQuantity }: ResolvedExtra) =>
+  fractionalQuantity === undefined ? {} : { fractionalQuantity };
 
 /** What is not cut yet takes the length that was measured. */
 const asMeasured = (resolved: ResolvedPart, { measured }: Part): ResolvedPart[] => {
@@ -236,7 +237,3 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
     ends: ends.value,
   };
 };
-
-/** Whether a thing of `material` will do for a part that allows `materials`. */
-export const allows = (materials: string[], material: string): boolean =>
-  materials.length === 0 || materials.some((name) => nameKey(name) === nameKey(material));

@@ -1,0 +1,124 @@
+import { buyStocks, countStocks } from './buying';
+import { groupBy } from '../../groupBy';
+import type { Item } from '../model';
+import { needKey } from '../model';
+import { materialsFor, useOf } from '../model';
+import type { FilledPanel } from '../model';
+import type { CuttingProblem } from '../model';
+import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
+import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
+import { type Stock } from '../model';
+import type { NetPricing } from '../model';
+
+/** Parts of one section or sheet thickness that are made of one material, cut from the same stocks. */
+export interface MaterialBatch {
+  parts: Item[];
+  material: string;
+}
+
+/** A pool, packed. */
+export interface PackedBatch {
+  boards: FilledBoard[];
+  panels: FilledPanel[];
+  /** What it costs if nothing else is bought. */
+  cost: number;
+}
+
+/**
+ * Gives every part that is cut a material: parts that ask for the same section and materials stay together
+ * and take the one in which they cost least by themselves. Then parts of one section and material are pooled.
+ * Null where some cannot be made.
+ */
+export const chooseBatches = (
+  parts: Item[],
+  input: CuttingProblem,
+  stocks: Stock[],
+  till: NetPricing,
+): MaterialBatch[] | null => {
+  const pools = new Map<string, MaterialBatch>();
+  for (const bucket of groupBy(parts, needKey)) {
+    const chosen = cheapestMaterial(bucket, input, stocks, till);
+    // No single material makes them all: let each part find its own.
+    const choices =
+      chosen === null
+        ? bucket.map((part) => ({ parts: [part], material: cheapestMaterial([part], input, stocks, till) }))
+        : [{ parts: bucket, material: chosen }];
+    for (const choice of choices) {
+      const first = choice.parts[0];
+      if (choice.material === null || !first) return null;
+      const key = `${sizeKey(first)}:${choice.material}`;
+      const pool = pools.get(key) ?? { parts: [], material: choice.material };
+      pool.parts.push(...choice.parts);
+      pools.set(key, pool);
+    }
+  }
+  return [...pools.values()];
+};
+
+const sizeKey = (part: Item): string =>
+  `${part.kind}:${part.thickness}:${part.kind === 'board' ? part.width : ''}`;
+
+const cheapestMaterial = (
+  parts: Item[],
+  input: CuttingProblem,
+  stocks: Stock[],
+  till: NetPricing,
+): string | null => {
+  const first = parts[0];
+  const materials = first ? materialsFor(first, input) : [];
+  if (materials.length === 1 && materials[0] !== undefined) return materials[0];
+  let best: { material: string; cost: number } | null = null;
+  for (const material of materials) {
+    const cost = packBatch({ parts, material }, input, stocks, till)?.cost ?? Infinity;
+    if (cost < (best?.cost ?? Infinity)) best = { material, cost };
+  }
+  return best?.material ?? null;
+};
+
+/** The cheapest of several ways to fill boards or sheets with a pool's parts. Null where none holds them all. */
+export const packBatch = (
+  pool: MaterialBatch,
+  input: CuttingProblem,
+  all: Stock[],
+  till: NetPricing,
+): PackedBatch | null => {
+  const [first] = pool.parts;
+  if (!first || first.kind === 'hardware') return null;
+  const own = all.filter(({ kind, material }) => kind === first.kind && material === pool.material);
+  let best: PackedBatch | null = null;
+  for (const way of [...boardWays(pool.parts, own, input), ...panelWays(pool.parts, own, input)]) {
+    const bought = buyStocks(countStocks([...way.boards, ...way.panels].map(({ stock }) => stock)), till);
+    if (bought && bought.cost < (best?.cost ?? Infinity)) best = { ...way, cost: bought.cost };
+  }
+  return best;
+};
+
+type Way = Pick<PackedBatch, 'boards' | 'panels'>;
+
+const boardWays = (parts: Item[], all: Stock[], { settings }: CuttingProblem): Way[] => {
+  const [first] = parts;
+  const stocks = all.filter((stock) => first && useOf(first, stock, settings) === 'crosscut');
+  if (stocks.length === 0) return [];
+  const pieces = boardPieces(parts, settings);
+  const ways = stocks.map((stock) => bestFitDecreasing(pieces, stock, settings));
+  const mixed = cheapestYield(pieces, stocks, settings);
+  return [...ways, mixed]
+    .filter((boards) => boards !== null)
+    .flatMap((boards) => [boards, shrink(boards, stocks, settings)])
+    .map((boards) => ({ boards, panels: [] }));
+};
+
+/** Sheets, and boards that are ripped: of each thickness by itself. */
+const panelWays = (parts: Item[], all: Stock[], { settings }: CuttingProblem): Way[] => {
+  const [first] = parts;
+  const stocks = all.filter((stock) => first && useOf(first, stock, settings) === 'panel');
+  const turnings = first?.kind === 'sheet' ? TURNINGS : TURNINGS.slice(0, 1);
+  return turnings
+    .flatMap((turning) => stocks.map((stock) => rowByRow(parts, turning, stock, settings)))
+    .filter((panels) => panels !== null)
+    .flatMap((panels) => {
+      const alike = stocks.filter(({ thickness }) => thickness === panels[0]?.stock.thickness);
+      return [panels, shrinkPanels(panels, alike, settings)];
+    })
+    .map((panels) => ({ boards: [], panels }));
+};

@@ -1,0 +1,147 @@
+import type { Ticks } from '../../units';
+import type { SawSettings, Item } from '../model';
+import { slantOffset } from '../model';
+import type { BoardPiece, FilledBoard } from './packBoards';
+import type { Layout, Piece, Point, Short } from '../model';
+
+export type Drawing = Pick<Layout, 'pieces' | 'cuts' | 'offcuts'> & { short: Short[] };
+
+/** Where a piece begins and ends along the two edges of a board. */
+interface Laid {
+  piece: BoardPiece;
+  length: Ticks;
+  low: [left: Ticks, right: Ticks];
+  high: [left: Ticks, right: Ticks];
+}
+
+/** A filled board as outlines, cuts and offcut; where it is over-full by its slack, its pieces come out shorter. */
+export const drawBoard = (board: FilledBoard, settings: SawSettings): Drawing => {
+  const { length, width } = board.stock;
+  const start = settings.endTrim.ticks;
+  const end = length - start;
+  const order = inOrder(board.pieces);
+  const kerf = settings.kerf.ticks;
+  const whole = lay(
+    order,
+    order.map(() => 0),
+    start,
+    kerf,
+  );
+  const missing = Math.max(start, ...whole.map(rightOf)) - end;
+  const laid = missing > 0 ? lay(order, shares(order, missing), start, kerf) : whole;
+  const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
+  if (start > 0) drawing.cuts.push({ kind: 'crosscut', at: start });
+  for (const { piece, length: cut, low, high } of laid) {
+    const { part } = piece;
+    drawing.pieces.push(
+      pieceOf(part, [
+        [low[0], 0],
+        [low[1], 0],
+        [high[1], width],
+        [high[0], width],
+      ]),
+    );
+    const short = shortOf(part, part.length - cut);
+    if (short) drawing.short.push(short);
+    if (rightOf({ low, high }) < length) drawing.cuts.push({ kind: 'crosscut', at: rightOf({ low, high }) });
+  }
+  const last = laid.at(-1);
+  const free = last ? rightOf(last) + last.piece.kerf : start;
+  if (free < end) drawing.offcuts.push({ x: free, y: 0, length: end - free, width });
+  if (start > 0 && free < end) drawing.cuts.push({ kind: 'crosscut', at: end });
+  return drawing;
+};
+
+const rightOf = ({ low, high }: Pick<Laid, 'low' | 'high'>): Ticks => Math.max(low[1], high[1]);
+
+/** A part that comes out short, if it does. */
+export const shortOf = (part: Item, by: Ticks): Short | null =>
+  by > 0 ? { partId: part.id, part: part.name, group: part.group, by, count: 1 } : null;
+
+/** The steepest slants first, those of one slant together, square ends last: each cut is then as wide as the left piece's. */
+const inOrder = (pieces: BoardPiece[]): BoardPiece[] =>
+  [...pieces].sort((a, b) => b.kerf - a.kerf || b.slant - a.slant || b.size - a.size);
+
+/** Pieces one behind the other, each turned so that it nests with the one before. */
+const lay = (pieces: BoardPiece[], short: Ticks[], start: Ticks, kerf: Ticks): Laid[] => {
+  const laid: Laid[] = [];
+  for (const [index, piece] of pieces.entries()) {
+    const length = piece.part.length - (short[index] ?? 0);
+    const last = laid.at(-1);
+    const ways = waysOf(piece.part, length).map(({ low, high }): Laid => {
+      const gap = last
+        ? Math.max(cutAt(last.piece, last.low[1] - last.high[1], kerf), cutAt(piece, low[0] - high[0], kerf))
+        : 0;
+      const x = last ? Math.max(last.low[1] + gap - low[0], last.high[1] + gap - high[0]) : start;
+      return { piece, length, low: [x + low[0], x + low[1]], high: [x + high[0], x + high[1]] };
+    });
+    laid.push(ways.reduce((best, way) => (meanRight(way) < meanRight(best) ? way : best)));
+  }
+  return laid;
+};
+
+/** How much of a board the saw takes at an end of a piece: more where it is slanted. */
+const cutAt = ({ part: { ends }, kerf }: BoardPiece, slope: Ticks, square: Ticks): Ticks =>
+  slope === 0 && ends.shape === 'one' && ends.across === 'face' ? square : kerf;
+
+const meanRight = ({ low, high }: Laid): number => low[1] + high[1];
+
+type Way = Pick<Laid, 'low' | 'high'>;
+
+/** The ways in which a piece can lie on a board of its own section, turned end for end or over. */
+const waysOf = (part: Item, length: Ticks): Way[] => {
+  const { ends, thickness, width } = part;
+  const slant = slantOffset(ends, ends.shape !== 'square' && ends.across === 'edge' ? thickness : width);
+  // Drawn as the rectangle of its full length.
+  if (ends.shape === 'square' || ends.across === 'edge') {
+    const right = length + (ends.shape === 'parallel' ? slant : 0);
+    return [{ low: [0, right], high: [0, right] }];
+  }
+  const upright: Way[] =
+    ends.shape === 'mitre'
+      ? [{ low: [0, length], high: [slant, length - slant] }]
+      : ends.shape === 'parallel'
+        ? [{ low: [0, length], high: [slant, length + slant] }]
+        : [
+            { low: [0, length], high: [0, length - slant] },
+            { low: [0, length], high: [slant, length] },
+          ];
+  return [...upright, ...upright.map(({ low, high }) => ({ low: high, high: low }))];
+};
+
+/** How much shorter each piece of an over-full board is cut: in equal shares, none over its own slack. */
+const shares = (pieces: BoardPiece[], missing: Ticks): Ticks[] => {
+  const cut = pieces.map(() => 0);
+  for (let left = missing; left > 0;) {
+    const open = pieces.flatMap((piece, index) => (piece.slack > (cut[index] ?? 0) ? [index] : []));
+    if (open.length === 0) break;
+    const share = Math.ceil(left / open.length);
+    for (const index of open) {
+      const more = Math.min(share, left, (pieces[index]?.slack ?? 0) - (cut[index] ?? 0));
+      cut[index] = (cut[index] ?? 0) + more;
+      left -= more;
+    }
+  }
+  return cut;
+};
+
+/** A part as a piece of a layout. */
+export const pieceOf = (part: Item, outline: Point[]): Piece => ({
+  partId: part.id,
+  part: part.name,
+  group: part.group,
+  ends: part.ends,
+  outline,
+});
+
+/** How a slanted piece lies in a rectangle of its reach, cut from a wider board. */
+export const outlineIn = (part: Item, x: Ticks, y: Ticks, length: Ticks, across: Ticks): Point[] => {
+  const way = part.ends.shape !== 'square' && across === part.width ? waysOf(part, length)[0] : null;
+  const { low, high } = way ?? { low: [0, length], high: [0, length] };
+  return [
+    [x + low[0], y],
+    [x + low[1], y],
+    [x + high[1], y + across],
+    [x + high[0], y + across],
+  ];
+};

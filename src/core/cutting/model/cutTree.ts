@@ -1,0 +1,102 @@
+import type { Ticks } from '../../units';
+import type { SawSettings } from './settings';
+import type { Item } from './item';
+import { reach, slantedKerf } from './ends';
+import { stripWidth } from './ripping';
+import type { Stock } from './stock';
+
+/**
+ * How a sheet, or a board that is ripped, is taken apart: by cuts clean through, side by side along the length or
+ * across it, each part of that cut again, down to the pieces.
+ */
+export type Cutting = Leaf | { axis: Axis; parts: Cutting[] };
+
+/** `along`: beside each other along the stock's length, parted by crosscuts. `across`: parted by rips. */
+export type Axis = 'along' | 'across';
+
+/** A piece as it lies in a cutting. */
+export interface Leaf {
+  part: Item;
+  along: Extent;
+  across: Extent;
+}
+
+/** A piece's size one way: what is asked, how much less will do, and what a slanted saw takes besides. */
+export interface Extent {
+  full: Ticks;
+  slack: Ticks;
+  pad: Ticks;
+}
+
+/** A sheet or a ripped board with its cutting. */
+export interface FilledPanel {
+  stock: Stock;
+  cutting: Cutting;
+}
+
+/** The least that a piece needs one way. */
+export const least = ({ full, slack, pad }: Extent): Ticks => full - slack + pad;
+
+export const isLeaf = (cutting: Cutting): cutting is Leaf => 'part' in cutting;
+
+/** The least that a cutting needs along an axis. */
+export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
+  if (isLeaf(cutting)) return least(cutting[axis]);
+  const parts = cutting.parts.map((part) => extentOf(part, axis, kerf));
+  if (cutting.axis !== axis) return Math.max(0, ...parts);
+  return parts.reduce((sum, part) => sum + part + kerf, -kerf);
+};
+
+/** What is left of a sheet or board once its edges are trimmed. */
+export const panelRoom = (
+  stock: Pick<Stock, 'kind' | 'length' | 'width'>,
+  settings: SawSettings,
+): { length: Ticks; width: Ticks } => {
+  const { along, across } = trimOf(stock, settings);
+  return { length: stock.length - 2 * along, width: stock.width - 2 * across };
+};
+
+/** What is trimmed off each end and off each long edge. */
+export const trimOf = (
+  { kind }: Pick<Stock, 'kind'>,
+  { endTrim, sheetTrim }: SawSettings,
+): { along: Ticks; across: Ticks } =>
+  kind === 'sheet'
+    ? { along: sheetTrim.ticks, across: sheetTrim.ticks }
+    : { along: endTrim.ticks, across: 0 };
+
+/** Whether a cutting fits a stock. */
+export const fitsPanel = (cutting: Cutting, stock: Stock, settings: SawSettings): boolean => {
+  const { length, width } = panelRoom(stock, settings);
+  const kerf = settings.kerf.ticks;
+  return extentOf(cutting, 'along', kerf) <= length && extentOf(cutting, 'across', kerf) <= width;
+};
+
+/** The pieces of a cutting, in the order in which they are cut. */
+export const leavesOf = (cutting: Cutting): Leaf[] =>
+  isLeaf(cutting) ? [cutting] : cutting.parts.flatMap(leavesOf);
+
+/**
+ * The ways in which a part can lie on a stock: a sheet piece as its grain allows, a board piece along a board as thick as
+ * one of its sides and no narrower than the other. Empty where it cannot be cut from it.
+ */
+export const waysOn = (
+  part: Item,
+  stock: Pick<Stock, 'kind' | 'thickness' | 'width'>,
+  settings: SawSettings,
+): Leaf[] => {
+  if (part.kind !== stock.kind) return [];
+  const side = (full: Ticks): Extent => ({ full, slack: part.shortOk, pad: 0 });
+  if (part.kind === 'sheet') {
+    if (part.thickness !== stock.thickness) return [];
+    const given = { part, along: side(part.length), across: side(part.width) };
+    const isTurned = part.grain === 'any' && part.length !== part.width;
+    return isTurned ? [given, { part, along: given.across, across: given.along }] : [given];
+  }
+  const across = stripWidth(part, stock.thickness);
+  if (across === null || across > stock.width) return [];
+  const { ends, length, thickness, width } = part;
+  const pad = slantedKerf(ends, settings.kerf.ticks) - settings.kerf.ticks;
+  const along = { full: reach(ends, length, thickness, width), slack: part.shortOk, pad };
+  return [{ part, along, across: { full: across, slack: 0, pad: 0 } }];
+};

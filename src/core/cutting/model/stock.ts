@@ -1,0 +1,64 @@
+import type { Micros, Ticks } from '../../units';
+import { nameKey } from '../../nameKey';
+import type { Offer } from './offer';
+import type { Owned, CuttingProblem } from './problem';
+import type { NetPricing } from './netPricing';
+
+/** Boards or sheets of one size and material: all that is owned and offered of it. */
+export interface Stock {
+  kind: 'board' | 'sheet';
+  thickness: Ticks;
+  width: Ticks;
+  length: Ticks;
+  /** Its name key. */
+  material: string;
+  owned: Owned[];
+  ownedCount: number;
+  offers: Offer[];
+  /** One piece bought alone, for comparing sizes; infinite where none is sold. */
+  price: Micros;
+}
+
+/** All boards and sheets to be had, longest first: one entry for each size and material. */
+export const stocksOf = (
+  { offers, owned }: Pick<CuttingProblem, 'offers' | 'owned'>,
+  { cost }: NetPricing,
+): Stock[] => {
+  const stocks = new Map<string, Stock>();
+  const stockFor = (
+    kind: Stock['kind'],
+    material: string,
+    size: { thickness: Ticks; width: Ticks; length: Ticks },
+  ): Stock => {
+    const { thickness, width, length } = size;
+    const name = nameKey(material);
+    const key = `${kind}:${thickness}x${width}x${length}:${name}`;
+    const stock = stocks.get(key) ?? {
+      kind,
+      thickness,
+      width,
+      length,
+      material: name,
+      owned: [],
+      ownedCount: 0,
+      offers: [],
+      price: Infinity,
+    };
+    stocks.set(key, stock);
+    return stock;
+  };
+  for (const offer of offers)
+    if (offer.item.kind !== 'hardware') {
+      const stock = stockFor(offer.item.kind, offer.item.material, offer);
+      stock.offers.push(offer);
+      const quantity = offer.tiers[0]?.minQty ?? 1;
+      stock.price = Math.min(stock.price, (cost(offer, quantity) ?? Infinity) / quantity / offer.pack);
+    }
+  for (const pile of owned)
+    if (pile.kind !== 'hardware') {
+      const stock = stockFor(pile.kind, pile.material, pile);
+      stock.owned.push(pile);
+      stock.ownedCount += pile.count;
+    }
+  return [...stocks.values()].sort((a, b) => b.length - a.length || b.width - a.width);
+};

@@ -1,0 +1,98 @@
+import type { Item } from '../model';
+import type { Basket } from '../heuristics/assemble';
+import { isLeaf, leavesOf, type Cutting } from '../model';
+import type { CuttingProblem } from '../model';
+import { boardPiece, filledWith } from '../heuristics/packBoards';
+import type { Stock } from '../model';
+import type { SubproblemSolver } from './subproblemSolver';
+import type { Times } from './dive';
+import type { Subproblem } from './subproblem';
+import type { Pattern, TypedLeaf } from './types';
+
+/** What was chosen for a share: how often each pattern is cut, and what is bought. */
+export interface Chosen {
+  answerer: Pick<SubproblemSolver, 'share' | 'patterns'>;
+  times: Times;
+  values: ArrayLike<number>;
+}
+
+/** What was chosen for all shares, as boards and purchases. */
+export const basketOf = (chosen: Chosen[], input: CuttingProblem): Basket => {
+  const basket: Basket = { boards: [], panels: [], purchases: [] };
+  for (const { answerer, times, values } of chosen) {
+    const { wood, tags } = answerer.share;
+    for (const { column, offer } of tags) {
+      const quantity = Math.round(values[column] ?? 0);
+      if (quantity > 0) basket.purchases.push({ offer, quantity });
+    }
+    // Each piece once: what a pattern has too many of is left off.
+    const left = wood.types.map(({ pieces }) => [...pieces]);
+    for (const [index, count] of times) {
+      const pattern = answerer.patterns[index];
+      const stock = wood.stocks[pattern?.stock ?? -1];
+      for (let board = 0; pattern && stock && board < count; board++) cut(pattern, stock, left);
+    }
+  }
+  return basket;
+
+  function cut({ counts, cutting }: Pattern, stock: Stock, left: Item[][]): void {
+    if (cutting) {
+      const dealt = deal(cutting, left);
+      if (dealt) basket.panels.push({ stock, cutting: dealt });
+      return;
+    }
+    const parts = counts.flatMap(([type, pieces]) => left[type]?.splice(0, pieces) ?? []);
+    if (parts.length === 0) return;
+    const pieces = parts.map((part) => boardPiece(part, input.settings));
+    basket.boards.push(filledWith(stock, pieces));
+  }
+};
+
+/** A cutting with the pieces that are still wanted; null where none is. */
+const deal = (cutting: Cutting, left: Item[][]): Cutting | null => {
+  if (isLeaf(cutting)) {
+    const part = left[(cutting as TypedLeaf).type]?.shift();
+    return part ? { along: cutting.along, across: cutting.across, part } : null;
+  }
+  const parts = cutting.parts.map((part) => deal(part, left)).filter((part) => part !== null);
+  return parts.length > 0 ? { axis: cutting.axis, parts } : null;
+};
+
+/** The boards of a basket that belong to a share, as patterns to begin with. */
+export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Subproblem): Pattern[] => {
+  const typeOf = new Map<Item, number>();
+  types.forEach(({ pieces }, type) => pieces.forEach((part) => typeOf.set(part, type)));
+  const placeOf = (stock: Stock): number =>
+    stocks.findIndex(
+      (own) =>
+        own.kind === stock.kind &&
+        own.thickness === stock.thickness &&
+        own.width === stock.width &&
+        own.length === stock.length &&
+        own.material === stock.material,
+    );
+  const counted = (parts: Item[]): Pattern['counts'] => {
+    const counts = new Map<number, number>();
+    for (const part of parts) {
+      const type = typeOf.get(part) ?? 0;
+      counts.set(type, (counts.get(type) ?? 0) + 1);
+    }
+    return [...counts].sort(([a], [b]) => a - b);
+  };
+  const typed = (cutting: Cutting): Cutting =>
+    isLeaf(cutting)
+      ? ({ ...cutting, type: typeOf.get(cutting.part) ?? 0 } as TypedLeaf)
+      : { ...cutting, parts: cutting.parts.map(typed) };
+  return [
+    ...basket.boards.map(({ stock, pieces }) => ({
+      stock: placeOf(stock),
+      counts: counted(pieces.map(({ part }) => part)),
+      cutting: null,
+    })),
+    ...basket.panels.map(({ stock, cutting }) => ({
+      stock: placeOf(stock),
+      counts: counted(leavesOf(cutting).map(({ part }) => part)),
+      cutting: typed(cutting),
+    })),
+  ].filter(({ stock }) => stock >= 0);
+};

@@ -1,0 +1,145 @@
+import type { Solver } from './highs';
+import {
+  generateColumns,
+  newMaster,
+  withPatternRows,
+  type ColumnGenerationResult,
+  type Master,
+  type PatternPool,
+} from './master';
+import type { Program, StockSupply } from './modelBuilder';
+import type { WoodInstance } from './subproblem';
+
+/** How often each pattern of the pool is cut, by its place. */
+export type Times = [pattern: number, times: number][];
+
+const EMPTY: Program = { cost: [], lower: [], upper: [], integer: [], rows: [] };
+
+/** The boards of each stock that purchases bring, with what is owned. */
+export const boardsOf = (supply: StockSupply[], values: ArrayLike<number>): number[] =>
+  supply.map(({ owned, terms }) =>
+    terms.reduce((sum, [column, boards]) => sum + boards * Math.round(values[column] ?? 0), owned),
+  );
+
+export interface Filler {
+  master: Master;
+  into: (boards: number[]) => ColumnGenerationResult;
+  end: () => void;
+}
+
+/**
+ * Whether all pieces can be cut, in parts if need be, from so many boards of each stock. What is missing is as little as
+ * can be; patterns that are found on the way go into the pool.
+ */
+export const fillBoards = (
+  solver: Solver,
+  wood: WoodInstance,
+  pool: PatternPool,
+  isLate: () => boolean,
+): Filler => {
+  const { types } = wood;
+  const missing = {
+    ...EMPTY,
+    cost: types.map(({ part, board }) => board?.size ?? part.length * part.width),
+    lower: types.map(() => 0),
+    upper: types.map(() => Infinity),
+    whole: types.map(() => false),
+  };
+  const scale = Math.max(...missing.cost, 1);
+  missing.cost = missing.cost.map((cost) => cost / scale);
+  const program = withPatternRows(missing, wood, [], 0);
+  const master = newMaster(solver, program, wood, pool, 0);
+  const left = types.map(({ demand }) => demand);
+  return {
+    master,
+    into: (boards) => {
+      boards.forEach((count, stock) => master.linear.boundRow(master.supplyRow(stock), -count, Infinity));
+      return generateColumns(master, pool, wood, left, isLate);
+    },
+    end: () => master.linear.end(),
+  };
+};
+
+export const timesOf = (values: ArrayLike<number>, first: number, count: number): Times =>
+  Array.from({ length: count }, (_, index): [number, number] => [
+    index,
+    Math.round(values[first + index] ?? 0),
+  ]).filter(([, times]) => times > 0);
+
+/** How far a dive turns back before it gives up. */
+const MAX_TURNS = 80;
+
+/**
+ * Dives for whole patterns: those that the linear program cuts whole times are kept, then the one it is surest of is
+ * rounded up, and new patterns are made for what is left. Turns back from what can no longer beat `limit`. Null where it
+ * ends nowhere.
+ */
+export const dive = (
+  master: Master,
+  wood: WoodInstance,
+  pool: PatternPool,
+  limit: number,
+  isLate: () => boolean,
+): Times | null => {
+  const fixed = new Map<number, number>();
+  const barred = new Set<number>();
+  const { linear, firstPattern } = master;
+  let turns = 0;
+  let last: { pattern: number; before: number } | null = null;
+  try {
+    for (;;) {
+      const left = leftOf(fixed);
+      const round = generateColumns(master, pool, wood, left, isLate, true);
+      if (isLate()) return null;
+      if (round.objective === null || round.objective > limit) {
+        if (!last || ++turns > MAX_TURNS) return null;
+        // It was not that one: not more of it, then.
+        setFixed(last.pattern, last.before);
+        linear.boundColumn(firstPattern + last.pattern, last.before, last.before);
+        barred.add(last.pattern);
+        last = null;
+        continue;
+      }
+      const values = pool.patterns.map((_, index) => round.values[firstPattern + index] ?? 0);
+      if (values.every((value) => Math.abs(value - Math.round(value)) < 1e-6))
+        return timesOf(values, 0, values.length);
+      let isFixed = false;
+      values.forEach((value, index) => {
+        const whole = Math.floor(value + 1e-6);
+        if (whole > (fixed.get(index) ?? 0)) {
+          setFixed(index, whole);
+          isFixed = true;
+        }
+      });
+      if (isFixed) {
+        last = null;
+        continue;
+      }
+      let surest = -1;
+      let share = 0;
+      values.forEach((value, index) => {
+        const part = value - Math.floor(value + 1e-6);
+        if (part > share + 1e-9 && !barred.has(index)) [surest, share] = [index, part];
+      });
+      if (surest < 0) return null;
+      const before = fixed.get(surest) ?? 0;
+      last = { pattern: surest, before };
+      setFixed(surest, before + 1);
+    }
+  } finally {
+    for (const index of [...fixed.keys(), ...barred]) linear.boundColumn(firstPattern + index, 0, Infinity);
+  }
+
+  function setFixed(index: number, times: number): void {
+    fixed.set(index, times);
+    linear.boundColumn(firstPattern + index, times, Infinity);
+  }
+
+  function leftOf(kept: Map<number, number>): number[] {
+    const left = wood.types.map(({ demand }) => demand);
+    for (const [index, times] of kept)
+      for (const [type, count] of pool.patterns[index]?.counts ?? [])
+        left[type] = Math.max(0, (left[type] ?? 0) - count * times);
+    return left;
+  }
+};

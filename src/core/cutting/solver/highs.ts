@@ -1,0 +1,162 @@
+import type { Program, Row } from './modelBuilder';
+
+/** What of HiGHS is used: models that are kept while they are changed. */
+export interface Highs {
+  createModel: (data?: object) => HighsModel;
+  infinity?: number;
+}
+
+interface HighsModel {
+  options: { set: (values: Record<string, boolean | number | string>) => void };
+  info: { get: (name: string) => number | bigint };
+  run: (callbacks?: Record<number, (event: { data: CallbackData; interrupt?: () => void }) => undefined>) => {
+    modelStatus: number;
+  };
+  getObjectiveValue: () => number;
+  getSolution: () => { colValue: Float64Array; rowDual: Float64Array };
+  addCols: (columns: { cost: number[]; lower: number[]; upper: number[]; matrix: object }) => void;
+  changeRowBounds: (row: number, lower: number, upper: number) => void;
+  changeColBounds: (column: number, lower: number, upper: number) => void;
+  dispose: () => void;
+}
+
+interface CallbackData {
+  mip_primal_bound?: number;
+}
+
+const OPTIMAL = 7;
+/** Costs are never below zero: what is unbounded or infeasible is infeasible. */
+const INFEASIBLE = [8, 9];
+const MIP_INTERRUPT = 6;
+
+/** The best of a whole-numbered program that was found in the time, and what no solution can go below. */
+export interface MipResult {
+  values: Float64Array | null;
+  objective: number;
+  bound: number;
+  isInfeasible: boolean;
+}
+
+/** A linear program whose columns and bounds may be changed between solutions. */
+export interface Linear {
+  /** Null where it cannot be met. */
+  solve: () => { objective: number; values: Float64Array; duals: Float64Array } | null;
+  addColumns: (columns: { cost: number; terms: [row: number, value: number][] }[]) => void;
+  boundRow: (row: number, lower: number, upper: number) => void;
+  boundColumn: (column: number, lower: number, upper: number) => void;
+  end: () => void;
+}
+
+/** What the planner needs of a solver of linear and whole-numbered programs. */
+export interface Solver {
+  linear: (program: Program) => Linear;
+  /** `seconds` to stop after, `good` enough an objective to stop at once, `gap` that need not be closed. */
+  mip: (program: Program, options: { seconds: number; good?: number; gap?: number }) => MipResult;
+}
+
+/** A solver made of HiGHS. */
+export const solverOf = (highs: Highs): Solver => {
+  const infinity = highs.infinity ?? Infinity;
+  const finite = (value: number): number =>
+    value === Infinity ? infinity : value === -Infinity ? -infinity : value;
+
+  const modelOf = (program: Program, isWhole: boolean): HighsModel => {
+    const model = highs.createModel({
+      ...dataOf(program, finite),
+      ...(isWhole ? { integrality: Int32Array.from(program.integer, (whole) => (whole ? 1 : 0)) } : {}),
+    });
+    model.options.set({ output_flag: false, random_seed: 1 });
+    return model;
+  };
+
+  return {
+    linear: (program) => {
+      const model = modelOf(program, false);
+      return {
+        solve: () => {
+          const { modelStatus } = model.run();
+          if (modelStatus !== OPTIMAL) return null;
+          const { colValue, rowDual } = model.getSolution();
+          return { objective: model.getObjectiveValue(), values: colValue, duals: rowDual };
+        },
+        addColumns: (columns) => {
+          if (columns.length === 0) return;
+          const starts = [0];
+          const indices: number[] = [];
+          const values: number[] = [];
+          for (const { terms } of columns) {
+            for (const [row, value] of terms) {
+              indices.push(row);
+              values.push(value);
+            }
+            starts.push(indices.length);
+          }
+          model.addCols({
+            cost: columns.map(({ cost }) => cost),
+            lower: columns.map(() => 0),
+            upper: columns.map(() => infinity),
+            matrix: {
+              format: 'csc',
+              numRows: program.rows.length,
+              numCols: columns.length,
+              starts,
+              indices,
+              values,
+            },
+          });
+        },
+        boundRow: (row, lower, upper) => model.changeRowBounds(row, finite(lower), finite(upper)),
+        boundColumn: (column, lower, upper) => model.changeColBounds(column, finite(lower), finite(upper)),
+        end: () => model.dispose(),
+      };
+    },
+    mip: (program, { seconds, good = -Infinity, gap = 0 }) => {
+      const model = modelOf(program, true);
+      try {
+        model.options.set({ time_limit: Math.max(0.02, seconds), mip_rel_gap: 0, mip_abs_gap: gap });
+        const { modelStatus } = model.run({
+          [MIP_INTERRUPT]: ({ data, interrupt }) => {
+            if ((data.mip_primal_bound ?? Infinity) <= good) interrupt?.();
+            return undefined;
+          },
+        });
+        const isInfeasible = INFEASIBLE.includes(modelStatus);
+        const hasSolution = !isInfeasible && Number(model.info.get('primal_solution_status')) === 2;
+        const objective = hasSolution ? model.getObjectiveValue() : Infinity;
+        const bound = isInfeasible ? Infinity : Math.min(objective, Number(model.info.get('mip_dual_bound')));
+        return { values: hasSolution ? model.getSolution().colValue : null, objective, bound, isInfeasible };
+      } finally {
+        model.dispose();
+      }
+    },
+  };
+};
+
+const dataOf = ({ cost, lower, upper, rows }: Program, finite: (value: number) => number) => {
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  for (const { terms } of rows) {
+    for (const [column, value] of merged(terms)) {
+      indices.push(column);
+      values.push(value);
+    }
+    starts.push(indices.length);
+  }
+  return {
+    numCols: cost.length,
+    numRows: rows.length,
+    colCost: Float64Array.from(cost),
+    colLower: Float64Array.from(lower, finite),
+    colUpper: Float64Array.from(upper, finite),
+    rowLower: Float64Array.from(rows, (row) => finite(row.lower)),
+    rowUpper: Float64Array.from(rows, (row) => finite(row.upper)),
+    matrix: { format: 'csr', numRows: rows.length, numCols: cost.length, starts, indices, values },
+  };
+};
+
+const merged = (terms: Row['terms']): Map<number, number> => {
+  const sums = new Map<number, number>();
+  for (const [column, value] of terms) sums.set(column, (sums.get(column) ?? 0) + value);
+  return sums;
+};

@@ -1,0 +1,2 @@
+export { searchBest, type Incumbent, type Progress } from './bestPlan';
+export { solverOf, type Highs, type Solver } from './highs';

@@ -1,0 +1,250 @@
+import type { SawSettings } from '../model';
+import { least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
+import { fillOnce } from './fillPanel';
+import { gridOf, type Grid } from './grid';
+import type {
+  CuttingInstance,
+  Pattern,
+  Placed,
+  PricingResult,
+  Sizes,
+  PatternGenerator,
+  TypedLeaf,
+} from './types';
+
+/** At most so many cells each way. */
+const MAX_CELLS = 4000;
+
+/**
+ * A sheet, or a board that is ripped, taken apart in three stages, either way first (planner.md, rules 4 and 5): strips,
+ * lengths of a strip, and a third cut of each. The best pattern by dynamic programming over all three, in which a type may
+ * come more often than it is wanted: so what it finds bounds all patterns.
+ */
+export const panels = (
+  index: number,
+  usable: number[],
+  { types, stocks }: CuttingInstance,
+  settings: SawSettings,
+): PatternGenerator => {
+  const stock = stocks[index] as CuttingInstance['stocks'][number];
+  const kerf = settings.kerf.ticks;
+  const { length, width } = panelRoom(stock, settings);
+  const ways = usable
+    .flatMap((type) =>
+      waysOn((types[type] as CuttingInstance['types'][number]).part, stock, settings).map((leaf) => ({
+        type,
+        leaf,
+      })),
+    )
+    .filter(({ leaf }) => least(leaf.along) <= length && least(leaf.across) <= width);
+  const grids: Record<Axis, Grid> = {
+    along: gridOf(
+      length + kerf,
+      ways.map(({ leaf }) => least(leaf.along) + kerf),
+      [],
+      MAX_CELLS,
+    ),
+    across: gridOf(
+      width + kerf,
+      ways.map(({ leaf }) => least(leaf.across) + kerf),
+      [],
+      MAX_CELLS,
+    ),
+  };
+  const isExact = grids.along.isExact && grids.across.isExact;
+  const placed = (round: 'up' | 'down'): Placed[] =>
+    ways.map(({ type, leaf }) => ({
+      type,
+      leaf,
+      along: Math.max(1, grids.along[round](least(leaf.along) + kerf)),
+      across: Math.max(1, grids.across[round](least(leaf.across) + kerf)),
+    }));
+  const fitting = placed('up');
+  const bounding = isExact ? fitting : placed('down');
+  const room: Sizes = { along: grids.along.cells, across: grids.across.cells };
+
+  const bestOf = (pieces: Placed[], worth: Float64Array) => {
+    const [rips, crosscuts] = [
+      threeStages(pieces, worth, room, 'across'),
+      threeStages(pieces, worth, room, 'along'),
+    ];
+    return crosscuts.most > rips.most ? crosscuts : rips;
+  };
+
+  const usableNow = (pieces: Placed[], left: number[]) => pieces.filter(({ type }) => (left[type] ?? 0) > 0);
+
+  // The best may take a type more often than it is wanted: so it bounds all.
+  const price = (worth: Float64Array, left: number[]): PricingResult[] => {
+    const { most, cutting } = bestOf(usableNow(fitting, left), worth);
+    const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
+    return [{ bound: bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
+  };
+
+  const fill = (worth: Float64Array, left: number[]): Pattern[] =>
+    (['across', 'along'] as const).flatMap((first) => {
+      const filled = fillOnce(usableNow(fitting, left), worth, left, room, first);
+      return filled ? [patternOf(filled)] : [];
+    });
+
+  return { stocks: [index], isParted: true, price, fill, enumerate: () => null };
+
+  function countOf(cutting: Cutting): Map<number, number> {
+    const counts = new Map<number, number>();
+    const visit = (part: Cutting): void => {
+      if (!('part' in part)) return part.parts.forEach(visit);
+      const type = (part as TypedLeaf).type;
+      counts.set(type, (counts.get(type) ?? 0) + 1);
+    };
+    visit(cutting);
+    return counts;
+  }
+
+  function patternOf(cutting: Cutting): Pattern {
+    return { stock: index, counts: [...countOf(cutting)].sort(([a], [b]) => a - b), cutting };
+  }
+};
+
+/**
+ * The most that three stages bring: the first cuts part the room along `first` (`across`: rips), the second each strip the
+ * other way, the third each of those along `first` again, into pieces that are exactly as long as it.
+ */
+const threeStages = (
+  pieces: Placed[],
+  worth: Float64Array,
+  room: Sizes,
+  first: Axis,
+): { most: number; cutting: () => Cutting } => {
+  const second: Axis = first === 'along' ? 'across' : 'along';
+  const [high, wide] = [room[first], room[second]];
+  const bySize = new Map<number, Placed[]>();
+  for (const piece of pieces)
+    if (piece[first] <= high && piece[second] <= wide && (worth[piece.type] ?? 0) > 0)
+      bySize.set(piece[second], [...(bySize.get(piece[second]) ?? []), piece]);
+  // Third cuts: the most that a part so wide and h high holds.
+  const stacks = [...bySize].map(([size, own]) => ({ size, own, ...stackOf(own, worth, high, first) }));
+  const heights = new Set<number>();
+  for (const { worths } of stacks)
+    for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
+  // First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as
+  // are passed over, as soon as a bound of theirs says so.
+  const strips: { height: number; worth: number }[] = [];
+  const total = new Float64Array(high + 1);
+  for (let cell = 1; cell <= high; cell++) {
+    let most = total[cell - 1] as number;
+    for (const { height, worth: value } of strips) {
+      const sum = (total[cell - height] as number) + value;
+      if (sum > most) most = sum;
+    }
+    if (heights.has(cell) && atMost(stacks, cell, wide) > most) {
+      const value = rowOf(stacks, cell, wide)[wide] as number;
+      if (value > most) {
+        strips.push({ height: cell, worth: value });
+        most = value;
+      }
+    }
+    total[cell] = most;
+  }
+  return { most: total[high] as number, cutting };
+
+  function cutting(): Cutting {
+    const parts: Cutting[] = [];
+    for (let cell = high; cell > 0 && (total[cell] as number) > 0;) {
+      if (total[cell] === total[cell - 1]) {
+        cell--;
+        continue;
+      }
+      const strip = strips.find(
+        ({ height, worth: value }) =>
+          height <= cell && (total[cell - height] as number) + value === total[cell],
+      );
+      if (!strip) break;
+      parts.push(stripOf(strip.height));
+      cell -= strip.height;
+    }
+    return { axis: first, parts };
+  }
+
+  function stripOf(height: number): Cutting {
+    const row = rowOf(stacks, height, wide);
+    const parts: Cutting[] = [];
+    for (let cell = wide; cell > 0 && (row[cell] as number) > 0;) {
+      if (row[cell] === row[cell - 1]) {
+        cell--;
+        continue;
+      }
+      const stack = stacks.find(
+        ({ size, worths }) =>
+          size <= cell &&
+          (worths[height] as number) > 0 &&
+          (row[cell - size] as number) + (worths[height] as number) === row[cell],
+      );
+      if (!stack) break;
+      parts.push(pileOf(stack, height));
+      cell -= stack.size;
+    }
+    return { axis: second, parts };
+  }
+
+  function pileOf({ worths, own }: { worths: Float64Array; own: Placed[] }, height: number): Cutting {
+    const parts: TypedLeaf[] = [];
+    for (let cell = height; cell > 0 && (worths[cell] as number) > 0;) {
+      if (worths[cell] === worths[cell - 1]) {
+        cell--;
+        continue;
+      }
+      const piece = own.find(
+        (placed) =>
+          placed[first] <= cell &&
+          (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell],
+      );
+      if (!piece) break;
+      parts.push({ ...piece.leaf, type: piece.type });
+      cell -= piece[first];
+    }
+    return parts.length === 1 && parts[0] ? parts[0] : { axis: first, parts };
+  }
+};
+
+/** What a strip cannot be worth more than: filled with what is worth most for its size, the last in part. */
+const atMost = (stacks: { size: number; worths: Float64Array }[], height: number, wide: number): number => {
+  let best = 0;
+  for (const { size, worths } of stacks) best = Math.max(best, (worths[height] as number) / size);
+  return best * wide * (1 + 1e-12);
+};
+
+const stackOf = (own: Placed[], worth: Float64Array, high: number, axis: Axis): { worths: Float64Array } => {
+  const worths = new Float64Array(high + 1);
+  for (let cell = 1; cell <= high; cell++) {
+    let most = worths[cell - 1] as number;
+    for (const piece of own) {
+      if (piece[axis] > cell) continue;
+      const sum = (worths[cell - piece[axis]] as number) + (worth[piece.type] as number);
+      if (sum > most) most = sum;
+    }
+    worths[cell] = most;
+  }
+  return { worths };
+};
+
+const rowOf = (
+  stacks: { size: number; worths: Float64Array }[],
+  height: number,
+  wide: number,
+): Float64Array => {
+  const row = new Float64Array(wide + 1);
+  const usable = stacks.filter(({ worths }) => (worths[height] as number) > 0);
+  const sizes = Int32Array.from(usable.map(({ size }) => size));
+  const values = Float64Array.from(usable.map(({ worths }) => worths[height] as number));
+  const smallest = Math.min(...sizes);
+  for (let cell = smallest; cell <= wide; cell++) {
+    let most = row[cell - 1] as number;
+    for (let index = 0; index < sizes.length; index++) {
+      const size = sizes[index] as number;
+      if (size > cell) continue;
+      const sum = (row[cell - size] as number) + (values[index] as number);
+      if (sum > most) most = sum;
+    }
+    row[cell] = most;
+  }
+  return row;
+};

@@ -1,0 +1,156 @@
+import { decimals, toMicros, toMinor } from '../../units';
+import { taxAt } from '../model';
+import type { CuttingProblem, StoreTerms } from '../model';
+import { newModelBuilder, type Program, type Terms } from './modelBuilder';
+import type { Subproblem } from './subproblem';
+
+/** Half a millionth of the main unit, in the smallest coin: a sum that ends in exactly a half is rounded up. */
+const HALF = 0.5 - 5e-5;
+
+/** A set of stores that may be used, and what going there costs at the least, in the smallest coin. */
+export interface StoreScenario {
+  stores: Set<string>;
+  /** Stores whose shipping is free, because enough is bought there. */
+  free: Set<string>;
+  trips: number;
+  /** How far rounding at the till can bring a sum below the exact one. */
+  rounding: number;
+}
+
+/** More sets of stores than these are not told apart. */
+const MAX_MODES = 128;
+
+/** The sets of stores that may be used, shipping paid or free: together they are all plans. */
+export const storeScenarios = (input: CuttingProblem): StoreScenario[] => {
+  const selling = input.stores.filter(({ id }) => input.offers.some(({ storeId }) => storeId === id));
+  const modes = selling.reduce<StoreScenario[]>(
+    (sets, store) => sets.flatMap((mode) => waysAt(store).map((way) => withStore(mode, store, way, input))),
+    [{ stores: new Set(), free: new Set(), trips: 0, rounding: 0 }],
+  );
+  if (modes.length <= MAX_MODES) return modes;
+  const all = new Set(selling.map(({ id }) => id));
+  return [
+    {
+      stores: all,
+      free: new Set(),
+      trips: 0,
+      rounding: selling.reduce((sum, store) => sum + roundingAt(store, input), 0),
+    },
+  ];
+};
+
+/** How a store may be used: where going there costs nothing, it may always be. */
+const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): ('not' | 'paying' | 'free')[] => {
+  if (trip + (shipping?.fee ?? 0) === 0) return ['paying'];
+  // It is paid already, unless so much more is bought that it need not be.
+  if (committedShipping > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
+  return shipping && shipping.fee > 0 && shipping.freeFrom !== null
+    ? ['not', 'paying', 'free']
+    : ['not', 'paying'];
+};
+
+const withStore = (
+  mode: StoreScenario,
+  store: StoreTerms,
+  way: 'not' | 'paying' | 'free',
+  input: CuttingProblem,
+): StoreScenario => {
+  if (way === 'not') return mode;
+  return {
+    stores: new Set([...mode.stores, store.id]),
+    free: way === 'free' ? new Set([...mode.free, store.id]) : mode.free,
+    trips: mode.trips + store.trip + (way === 'paying' ? (store.shipping?.fee ?? 0) : 0),
+    rounding: mode.rounding + roundingAt(store, input),
+  };
+};
+
+const roundingAt = (store: StoreTerms, input: CuttingProblem): number => {
+  const rate = taxAt(store, input.settings);
+  return (isWholeAt(store, input) ? 0 : 0.5 * (1 + rate)) + (rate > 0 ? 0.5 : 0);
+};
+
+/** Whether all goods of a store come to whole coins before tax. */
+const isWholeAt = (store: StoreTerms, { offers, currency }: CuttingProblem): boolean => {
+  const coin = 10 ** (6 - decimals(currency));
+  return offers.every(
+    ({ storeId, tiers }) =>
+      storeId !== store.id || tiers.every(({ unitPrice }) => (unitPrice * (1 - store.discount)) % coin === 0),
+  );
+};
+
+/** The least whole sum at the till for goods that come to `exact` with tax: at one store it is known to the coin. */
+export const roundedLowerBound = (
+  exact: number,
+  { stores, trips, rounding }: StoreScenario,
+  input: CuttingProblem,
+): number => {
+  const [store] = input.stores.filter(({ id }) => stores.has(id));
+  if (stores.size !== 1 || !store) return Math.ceil(exact - rounding - 1e-4) + trips;
+  const rate = taxAt(store, input.settings);
+  const goods = exact / (1 + rate);
+  const least = isWholeAt(store, input) ? Math.ceil(goods - 1e-4) : Math.floor(goods + 0.5 - 1e-4);
+  return least + toMinor(Math.round(toMicros(least, input.currency) * rate), input.currency) + trips;
+};
+
+/** The whole purchase as one program over all shares. */
+export interface RoundingModel {
+  program: Program;
+  /** The columns of a share's purchases here, and in its own program. */
+  tagsOf: (share: Subproblem) => { column: number; own: number }[];
+}
+
+/**
+ * Goods g and tax t of each store in the smallest coin, rounded half up once a store as `assemble` does, over the
+ * purchases y of all shares, and the trips of the mode. Cost: what leaves the pocket.
+ */
+export const roundingModel = (
+  input: CuttingProblem,
+  shares: Subproblem[],
+  mode: StoreScenario,
+): RoundingModel => {
+  const coin = 10 ** (6 - decimals(input.currency));
+  const { program, tags, column, row, purchase } = newModelBuilder();
+  const columns = new Map<Subproblem, { column: number; own: number }[]>();
+  for (const share of shares) {
+    const before = tags.length;
+    for (const offer of share.offers) purchase(offer, share.pieces, () => 0);
+    columns.set(
+      share,
+      tags.slice(before).map((tag, index) => ({ column: tag.column, own: share.tags[index]?.column ?? 0 })),
+    );
+  }
+  for (const tag of tags) if (!mode.stores.has(tag.offer.storeId)) program.upper[tag.column] = 0;
+  for (const store of input.stores) storeRows(store);
+  column(mode.trips, 1, 1);
+  return { program, tagsOf: (share) => columns.get(share) ?? [] };
+
+  function storeRows(store: StoreTerms): void {
+    const own = tags.filter(({ offer }) => offer.storeId === store.id);
+    if (own.length === 0 || !mode.stores.has(store.id)) return;
+    const goods = column(1, 0, Infinity);
+    const costs = own.map(({ column: made, unitPrice }): [number, number] => [
+      made,
+      (unitPrice * (1 - store.discount)) / coin,
+    ]);
+    row([...costs, [goods, -1]], -Infinity, HALF);
+    const rate = taxAt(store, input.settings);
+    if (rate > 0) {
+      const tax = column(1, 0, Infinity);
+      row(
+        [
+          [goods, rate],
+          [tax, -1],
+        ],
+        -Infinity,
+        HALF,
+      );
+    }
+    const freeFrom = store.shipping?.freeFrom ?? 0;
+    // Rounded half up it reaches the sum.
+    if (mode.free.has(store.id)) row(costs, freeFrom - 0.5, Infinity);
+  }
+};
+
+/** The rows of a share's own program as rows of the whole one. */
+export const asTerms = (terms: Terms, at: Map<number, number>): Terms =>
+  terms.map(([column, value]) => [at.get(column) ?? 0, value]);

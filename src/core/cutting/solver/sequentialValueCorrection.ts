@@ -1,0 +1,79 @@
+import type { Times } from './dive';
+import type { PatternPool } from './master';
+import type { WoodInstance } from './subproblem';
+import type { Pattern } from './types';
+
+/** Numbers between 0 and 1, the same each time (a linear congruential generator). */
+const numbers = (): (() => number) => {
+  let state = 12_345;
+  return () => (state = (Math.imul(state, 1_103_515_245) + 12_345) & 0x7fffffff) / 0x7fffffff;
+};
+
+/**
+ * Boards filled one after the other, each the one that brings most for its price, over and over: what lay on boards that
+ * were filled badly is worth more the next time (sequential value correction). Yields each way to cut all pieces that is
+ * cheaper than those before.
+ */
+export function* sequentialValueCorrection(
+  wood: WoodInstance,
+  pool: PatternPool,
+  worth: Float64Array,
+  prices: number[],
+  isLate: () => boolean,
+): Generator<Times> {
+  const next = numbers();
+  const corrected = Float64Array.from(worth, (value) => Math.max(value, 1e-6));
+  let least = Infinity;
+
+  while (!isLate()) {
+    const left = wood.types.map(({ demand }) => demand);
+    const used: Pattern[] = [];
+    let spent = 0;
+    while (left.some((count) => count > 0) && spent < least - 1e-9 && !isLate()) {
+      const best = bestFilled(wood, corrected, left, prices);
+      if (!best) return;
+      for (const [type, count] of best.counts) left[type] = (left[type] ?? 0) - count;
+      spent += prices[best.stock] ?? Infinity;
+      used.push(best);
+    }
+    if (left.every((count) => count <= 0) && spent < least - 1e-9) {
+      least = spent;
+      pool.add(used);
+      yield timesIn(used, pool);
+    }
+    for (const { counts, stock } of used) {
+      const value = counts.reduce((sum, [type, count]) => sum + count * (worth[type] ?? 0), 0);
+      const badness = Math.min(2, (prices[stock] ?? 0) / Math.max(1e-9, value));
+      for (const [type] of counts)
+        corrected[type] =
+          (corrected[type] ?? 0) * (0.6 + 0.4 * badness) * 0.5 + (worth[type] ?? 0) * (0.4 + 0.2 * next());
+    }
+  }
+}
+
+/** The filling that brings most for its price, of pieces that are still wanted. */
+const bestFilled = (
+  { generators }: WoodInstance,
+  worth: Float64Array,
+  left: number[],
+  prices: number[],
+): Pattern | null => {
+  let best: { pattern: Pattern; rate: number } | null = null;
+  for (const space of generators)
+    for (const pattern of space.fill(worth, left)) {
+      if (pattern.counts.some(([type, count]) => count > (left[type] ?? 0))) continue;
+      const value = pattern.counts.reduce((sum, [type, count]) => sum + count * (worth[type] ?? 0), 0);
+      const rate = value / Math.max(1e-9, prices[pattern.stock] ?? Infinity);
+      if (rate > (best?.rate ?? 0)) best = { pattern, rate };
+    }
+  return best?.pattern ?? null;
+};
+
+const timesIn = (used: Pattern[], pool: PatternPool): Times => {
+  const counts = new Map<number, number>();
+  for (const pattern of used) {
+    const index = pool.indexOf(pattern);
+    counts.set(index, (counts.get(index) ?? 0) + 1);
+  }
+  return [...counts];
+};

@@ -1,0 +1,188 @@
+import type { Ticks } from '../../units';
+import type { SawSettings, Item } from '../model';
+import { nameKey } from '../../nameKey';
+import { sizeOf, type CheckAgainst, type LayoutToCheck, type Note, type SectionSize } from './types';
+
+type Point = [x: Ticks, y: Ticks];
+
+/** Rounding of lengths in files: a tick is 1/320 mm, and a slant is rounded to one. */
+export const NEAR = 3;
+const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= NEAR;
+
+interface Box {
+  left: number;
+  right: number;
+  bottom: number;
+  top: number;
+}
+
+const boxOf = (outline: Point[]): Box => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) };
+};
+
+/** Whether every piece of a layout is the part it says, lies on the board, and can be sawn from its neighbours. */
+export const checkLayout = (
+  layout: LayoutToCheck,
+  partOf: (piece: { part: string; group: string }) => Item | undefined,
+  against: CheckAgainst,
+  note: Note,
+): void => {
+  const { settings } = against;
+  const size = sizeOf(against, layout);
+  const trim = (layout.kind === 'board' ? settings.endTrim : settings.sheetTrim).ticks;
+  const across = layout.kind === 'sheet' ? trim : 0;
+  for (const piece of layout.pieces) {
+    const place = `${piece.part} (${piece.group})`;
+    const part = partOf(piece);
+    if (!part) {
+      note(place, 'is no part of the project');
+      continue;
+    }
+    const box = boxOf(piece.outline);
+    if (
+      box.left < trim - NEAR ||
+      box.right > layout.length - trim + NEAR ||
+      box.bottom < across - NEAR ||
+      box.top > layout.width - across + NEAR
+    )
+      note(place, 'is not inside its board, or in the part of it that is trimmed off');
+    checkMaterial(layout, size, part, settings, place, note);
+    if (!isOutlineOf(part, piece.outline, size)) note(place, 'has not the outline of the part');
+  }
+  if (layout.kind === 'board' && size && size.width !== layout.width)
+    note(layout.section, 'is drawn in another width than it has');
+  if (layout.pieces.length > 1) checkApart(layout, settings.kerf.ticks, note);
+};
+
+const checkMaterial = (
+  layout: LayoutToCheck,
+  size: SectionSize,
+  part: Item,
+  settings: SawSettings,
+  place: string,
+  note: Note,
+): void => {
+  if (part.materials.length > 0 && !part.materials.some((name) => nameKey(name) === nameKey(layout.material)))
+    note(place, `may not be of ${layout.material}`);
+  if (part.kind !== layout.kind) return note(place, `is a ${part.kind}, and is cut from a ${layout.kind}`);
+  if (layout.kind === 'board') {
+    const across = acrossOf(part, size);
+    if (!size || across === null) note(place, `is not of the section ${layout.section}`);
+    else if (across < size.width && !settings.tools?.includes('table-saw'))
+      note(place, `has to be ripped from ${layout.section}, and there is no table saw`);
+  } else {
+    if (!size || size.thickness !== part.thickness) note(place, `is not ${layout.section} thick`);
+  }
+};
+
+/** Whether corners are those of the part, turned or flipped as it may be, and short by no more than it may be. */
+const isOutlineOf = (part: Item, outline: Point[], size: SectionSize): boolean => {
+  if (outline.length !== 4) return false;
+  const box = boxOf(outline);
+  const [along, high] = [box.right - box.left, box.top - box.bottom];
+  const isLength = (given: number, wanted: number): boolean =>
+    given <= wanted + NEAR && given >= wanted - part.shortOk - NEAR;
+  if (part.kind === 'sheet') {
+    const isStraight = isLength(along, part.length) && isLength(high, part.width);
+    const isTurned = part.grain === 'any' && isLength(along, part.width) && isLength(high, part.length);
+    return isRectangle(outline) && (isStraight || isTurned);
+  }
+  const across = acrossOf(part, size);
+  if (across === null || !isNear(high, across)) return false;
+  const { ends } = part;
+  if (ends.shape === 'square') return isRectangle(outline) && isLength(along, part.length);
+  const side = ends.across === 'edge' ? part.thickness : part.width;
+  const offset = side * Math.tan((ends.angle * Math.PI) / 180);
+  const reach = part.length + (ends.shape === 'parallel' ? offset : 0);
+  // A slant that is not seen on this side of the board: drawn as the rectangle of the full length.
+  if (ends.across === 'edge' || across !== part.width) return isRectangle(outline) && isLength(along, reach);
+  const [low, up] = [edgeAt(outline, box.bottom), edgeAt(outline, box.top)];
+  if (!low || !up) return false;
+  const [left, right] = [up.left - low.left, up.right - low.right];
+  const longest = Math.max(low.right - low.left, up.right - up.left);
+  if (!isLength(longest, part.length)) return false;
+  if (ends.shape === 'parallel') return isNear(Math.abs(left), offset) && isNear(left, right);
+  if (ends.shape === 'mitre') return isNear(Math.abs(left), offset) && isNear(left, -right);
+  return (
+    (isNear(Math.abs(left), offset) && isNear(right, 0)) ||
+    (isNear(left, 0) && isNear(Math.abs(right), offset))
+  );
+};
+
+/**
+ * How wide a part lies on a board: its own width on its own section; ripped from a board as thick as one of its sides, its
+ * other side. Null where it cannot be made of such a board: thickness is never sawn again.
+ */
+const acrossOf = (part: Item, size: SectionSize): Ticks | null => {
+  if (!size) return null;
+  const { thickness, width } = size;
+  const across = thickness === part.thickness ? part.width : thickness === part.width ? part.thickness : null;
+  return across !== null && across <= width ? across : null;
+};
+
+const isRectangle = (outline: Point[]): boolean => {
+  const { left, right, bottom, top } = boxOf(outline);
+  return outline.every(
+    ([x, y]) => (isNear(x, left) || isNear(x, right)) && (isNear(y, bottom) || isNear(y, top)),
+  );
+};
+
+/** Where an outline begins and ends along a line across. */
+const edgeAt = (outline: Point[], y: Ticks): { left: number; right: number } | null => {
+  const xs = outline.filter(([, at]) => isNear(at, y)).map(([x]) => x);
+  return xs.length === 2 ? { left: Math.min(...xs), right: Math.max(...xs) } : null;
+};
+
+/** Whether a saw can part all pieces: along a board in a row, or by cuts clean through. */
+const checkApart = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
+  const isRow = layout.pieces.every(({ outline }) => {
+    const box = boxOf(outline);
+    return isNear(box.bottom, 0) && isNear(box.top, layout.width) && layout.kind === 'board';
+  });
+  if (isRow) return checkRow(layout, kerf, note);
+  if (
+    !canPart(
+      layout.pieces.map(({ outline }) => boxOf(outline)),
+      kerf,
+    )
+  )
+    note(
+      layout.pieces.map(({ part }) => part).join(', '),
+      'cannot be parted by cuts that run clean through with a kerf between',
+    );
+};
+
+/** Full-width pieces: between neighbours there is the kerf of each one's cut, longer along the board where it slants. */
+const checkRow = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
+  const row = layout.pieces
+    .map(({ part, outline }) => ({ part, low: edgeAt(outline, 0), up: edgeAt(outline, layout.width) }))
+    .sort((a, b) => (a.low?.left ?? 0) + (a.up?.left ?? 0) - (b.low?.left ?? 0) - (b.up?.left ?? 0));
+  for (const [index, piece] of row.entries()) {
+    const next = row[index + 1];
+    if (!next || !piece.low || !piece.up || !next.low || !next.up) continue;
+    const gap = Math.min(next.low.left - piece.low.right, next.up.left - piece.up.right);
+    const slope = (edge: number) => Math.hypot(1, edge / layout.width);
+    const wanted =
+      kerf * Math.max(slope(piece.up.right - piece.low.right), slope(next.up.left - next.low.left));
+    if (gap < wanted - NEAR) note(`${piece.part}, ${next.part}`, 'lie closer than a kerf');
+  }
+};
+
+/** Whether boxes can be parted one by one by cuts clean through what is left: guillotine. */
+const canPart = (boxes: Box[], kerf: Ticks): boolean => {
+  if (boxes.length < 2) return true;
+  for (const [from, to] of [
+    ['left', 'right'],
+    ['bottom', 'top'],
+  ] as const) {
+    const sorted = [...boxes].sort((a, b) => a[from] - b[from]);
+    let reached = -Infinity;
+    for (const [index, box] of sorted.entries()) {
+      if (index > 0 && box[from] >= reached + kerf - NEAR)
+        return canPart(sorted.slice(0, index), kerf) && canPart(sorted.slice(index), kerf);
+      reached = Math.max(reached, box[to]);
+    }
+  }
+  return false;
+};

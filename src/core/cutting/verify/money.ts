@@ -1,0 +1,109 @@
+import { toMicros, toMinor, type Micros, type Minor } from '../../units';
+import { nameKey } from '../../nameKey';
+import {
+  sizeOf,
+  type BuyToCheck,
+  type CheckAgainst,
+  type Note,
+  type PlanToCheck,
+  type PriceRow,
+} from './types';
+
+/** Sums that differ by a millionth here and there are the same: they were multiplied in another order. */
+const isSame = (a: Micros, b: Micros): boolean => Math.abs(a - b) <= Math.max(2, Math.abs(a) * 1e-9);
+
+const isOf = (buy: BuyToCheck, row: PriceRow): boolean => {
+  if (nameKey(row.store) !== nameKey(buy.store) || row.pack !== buy.pack || row.kind !== buy.kind)
+    return false;
+  if (nameKey(row.name) !== nameKey(buy.item)) return false;
+  if (row.kind === 'hardware') return true;
+  return (
+    row.length === buy.length &&
+    nameKey(row.material) === nameKey(buy.material) &&
+    row.section === buy.section
+  );
+};
+
+/** The rows that hold for a buy: of each quantity the newest, without dates the last. */
+const holding = (buy: BuyToCheck, prices: PriceRow[]): Map<number, PriceRow> => {
+  const rows = new Map<number, PriceRow>();
+  for (const row of prices) {
+    if (!isOf(buy, row) || row.rough) continue;
+    const held = rows.get(row.minQty);
+    if (!held || (row.date ?? '') >= (held.date ?? '')) rows.set(row.minQty, row);
+  }
+  return rows;
+};
+
+/** Price of a board that is planed from rough wood: its share of the rough board, and what is lost. */
+const dressedPrice = (buy: BuyToCheck, against: CheckAgainst): Micros[] => {
+  const size = sizeOf(against, buy);
+  if (!size) return [];
+  return against.prices.flatMap(({ store, rough, unitPrice, pack, length }) => {
+    if (!rough?.size || unitPrice === null || nameKey(store) !== nameKey(buy.store)) return [];
+    if (size.thickness + rough.planing > rough.size.thickness || length !== buy.length) return [];
+    const used = size.width + rough.planing;
+    return used > rough.size.width
+      ? []
+      : [Math.round(((unitPrice / pack) * used * (1 + rough.waste)) / rough.size.width)];
+  });
+};
+
+/** Whether every buy is at a price that holds, and all sums follow from them: rounded half up, once a store. */
+export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
+  for (const buy of plan.buys) checkBuy(buy, plan, against, note);
+  const names = [...new Set(plan.buys.map(({ store }) => nameKey(store)))];
+  const sums = { goods: 0, tax: 0, trips: 0, shipping: 0 };
+  for (const name of names) {
+    const terms = against.stores.find((store) => nameKey(store.name) === name);
+    const cost = plan.buys
+      .filter(({ store }) => nameKey(store) === name)
+      .reduce((sum, buy) => sum + buy.cost, 0);
+    const goods: Minor = toMinor(Math.round(cost * (1 - (terms?.discount ?? 0))), against.currency);
+    const rate =
+      against.settings.taxIncluded || terms?.taxFree ? 0 : (terms?.taxRate ?? against.settings.tax);
+    sums.goods += goods;
+    sums.tax += toMinor(Math.round(toMicros(goods, against.currency) * rate), against.currency);
+    sums.trips += terms?.trip ?? 0;
+    const isFree = goods + (terms?.bought ?? 0) >= (terms?.shipping?.freeFrom ?? Infinity);
+    sums.shipping += terms?.shipping && !isFree ? terms.shipping.fee : 0;
+  }
+  for (const [name, sum] of Object.entries(sums) as [keyof typeof sums, Minor][])
+    if (plan[name] !== sum)
+      note(name, `is ${plan[name]}, and the buys come to ${sum} (in the smallest coin)`);
+  const total = sums.goods + sums.tax + sums.trips + sums.shipping;
+  if (plan.total !== total)
+    note('total', `is ${plan.total}, and all sums come to ${total} (in the smallest coin)`);
+  if (plan.lowerBound > plan.total) note('lowerBound', 'is above the plan');
+};
+
+const checkBuy = (buy: BuyToCheck, plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
+  const place = `${buy.item} at ${buy.store}`;
+  const rows = holding(buy, against.prices);
+  const quantity = plan.buys
+    .filter(
+      (other) =>
+        other.store === buy.store &&
+        other.item === buy.item &&
+        other.pack === buy.pack &&
+        other.length === buy.length,
+    )
+    .reduce((sum, { qty }) => sum + qty, 0);
+  const tier = [...rows.keys()].filter((least) => least <= quantity).sort((a, b) => b - a)[0];
+  const row = tier === undefined ? undefined : rows.get(tier);
+  const expected = row ? [row.unitPrice] : rows.size === 0 ? dressedPrice(buy, against) : [];
+  if (!expected.some((price) => price !== null && isSame(price, buy.unitPrice)))
+    note(
+      place,
+      row ? 'is bought at another price than holds for so many' : 'is not on sale there, or not so few of it',
+    );
+  const newest = newestOf([...rows.values()]);
+  if (newest && newest.available !== null && quantity > newest.available)
+    note(place, `the store has ${newest.available}, and ${quantity} are bought`);
+  if (!isSame(buy.cost, buy.qty * buy.unitPrice))
+    note(place, 'costs other than its quantity times its price');
+  if (!Number.isInteger(buy.qty) || buy.qty < 1) note(place, 'is bought in no whole number');
+};
+
+const newestOf = (rows: PriceRow[]): PriceRow | undefined =>
+  rows.reduce<PriceRow | undefined>((a, b) => (!a || (b.date ?? '') >= (a.date ?? '') ? b : a), undefined);

@@ -1,0 +1,86 @@
+import type { Micros, Minor, Ticks } from '../../units';
+import type { Buy, Item, Kind, Plan, Point, SawSettings, StoreTerms } from '../model';
+
+/** Actual size of a board's section; of a sheet, its trade thickness. Null: it cannot be read. */
+export type SectionSize = { thickness: Ticks; width: Ticks } | null;
+
+/** What of a plan is checked; a plan, or what was read from plan.json. Lengths in ticks. */
+export interface PlanToCheck extends Pick<
+  Plan,
+  'status' | 'total' | 'lowerBound' | 'goods' | 'tax' | 'trips' | 'shipping'
+> {
+  buys: BuyToCheck[];
+  layouts: LayoutToCheck[];
+}
+
+/** A line of the shopping list, as it is checked. */
+export type BuyToCheck = Omit<Buy, 'offerKey' | 'storeId' | 'costWithTax'>;
+
+/** A way of cutting a board or sheet, as it is checked. */
+export interface LayoutToCheck {
+  count: number;
+  source: { store: string; item: string } | { owned: string };
+  kind: 'board' | 'sheet';
+  section: string;
+  length: Ticks;
+  width: Ticks;
+  material: string;
+  pieces: { part: string; group: string; outline: Point[] }[];
+  storeCuts: { kind: 'crosscut' | 'rip'; at: Ticks }[];
+}
+
+/** A price row as it was given, with what one purchase of it costs. */
+export interface PriceRow {
+  store: string;
+  kind: Kind;
+  name: string;
+  section: string;
+  length: Ticks | null;
+  material: string;
+  pack: number;
+  minQty: number;
+  available: number | null;
+  date: string | null;
+  /** Null: the row cannot be priced. */
+  unitPrice: Micros | null;
+  /** Rough wood: the size of the rough board, what planing takes off a face, and the share that is lost. */
+  rough: { size: SectionSize; planing: Ticks; waste: number } | null;
+}
+
+/** Something that is owned, as it was given. */
+export interface OwnedRow {
+  kind: Kind;
+  name: string;
+  section: string;
+  length: Ticks | null;
+  material: string;
+  quantity: number;
+  /** For this very plan, so that its boards count among those that want spares. */
+  isBought?: boolean;
+}
+
+/** What a plan is checked against, as it was given: nothing the planner worked out. */
+export interface CheckAgainst {
+  currency: string;
+  parts: Item[];
+  /** In their order. */
+  prices: PriceRow[];
+  owned: OwnedRow[];
+  settings: SawSettings;
+  stores: (Pick<StoreTerms, 'name' | 'trip' | 'taxFree' | 'discount' | 'cuts' | 'shipping'> & {
+    taxRate?: number | null;
+    /** Goods bought there before, for a shipping threshold. */
+    bought?: Minor;
+  })[];
+  /** The size of each section or thickness that is named in the plan or the rows, by kind and name: `board:2x4`. */
+  sizes: Record<string, SectionSize>;
+}
+
+/** The size that a name of a section stands for; null where it cannot be read. */
+export const sizeOf = (
+  { sizes }: Pick<CheckAgainst, 'sizes'>,
+  { kind, section }: { kind: Kind; section: string },
+): SectionSize => sizes[`${kind}:${section}`] ?? null;
+
+/** Notes what is wrong: where, and a sentence. */
+export type Note = (place: string, sentence: string) => void;

@@ -1,0 +1,162 @@
+import { nameKey } from '../../nameKey';
+import type { Problem } from '../../result';
+import { consumedQuantity, type Item } from '../model';
+import { checkLayout, NEAR } from './geometry';
+import { checkMoney } from './money';
+import type { BuyToCheck, CheckAgainst, LayoutToCheck, Note, PlanToCheck } from './types';
+
+export type { CheckAgainst, PlanToCheck } from './types';
+
+/**
+ * Verifies a plan from scratch, by the rules of planner.md alone: it shares no code with what plans. Empty: the plan
+ * holds. That nothing cheaper exists is not checked here.
+ */
+export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] => {
+  const problems: Problem[] = [];
+  const note: Note = (place, sentence) => problems.push({ code: 'check', place, sentence });
+  if (plan.status === 'infeasible') return problems;
+  const parts = new Map(against.parts.map((part) => [keyOf({ part: part.name, group: part.group }), part]));
+  const partOf = (piece: { part: string; group: string }) => parts.get(keyOf(piece));
+  for (const layout of plan.layouts) checkLayout(layout, partOf, against, note);
+  checkMade(plan, against.parts, against, note);
+  checkSupply(plan, against, note);
+  checkCarried(plan, against, note);
+  checkMoney(plan, against, note);
+  return problems;
+};
+
+const keyOf = ({ part, group }: { part: string; group: string }): string => `${group}\n${part}`;
+
+/** Whether there are as many pieces of every part as it wants, and no others. */
+const checkMade = (plan: PlanToCheck, parts: Item[], { owned }: CheckAgainst, note: Note): void => {
+  const made = new Map<string, number>();
+  for (const { count, pieces } of plan.layouts)
+    for (const piece of pieces) made.set(keyOf(piece), (made.get(keyOf(piece)) ?? 0) + count);
+  for (const part of parts.filter(({ kind }) => kind !== 'hardware')) {
+    const number = made.get(keyOf({ part: part.name, group: part.group })) ?? 0;
+    if (number !== part.count)
+      note(`${part.name} (${part.group})`, `${number} are cut, and ${part.count} are needed`);
+  }
+  const wanted = new Map<string, number>();
+  for (const part of parts)
+    if (part.kind === 'hardware')
+      wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
+  for (const [item, count] of wanted) {
+    const bought = plan.buys
+      .filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item)
+      .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
+    const held = owned
+      .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+    // Less than a thousandth of a can is no reason for another.
+    if (bought + held < count - 1.001e-3) note(item, `${bought + held} are there, and ${count} are needed`);
+  }
+};
+
+/** Whether everything that is cut was bought or is owned, in the size that it is drawn in. */
+const checkSupply = (plan: PlanToCheck, { owned, settings }: CheckAgainst, note: Note): void => {
+  const cut = new Map<string, { count: number; layout: LayoutToCheck }>();
+  for (const layout of plan.layouts) {
+    const source =
+      'owned' in layout.source ? ['owned', layout.source.owned] : [layout.source.store, layout.source.item];
+    const key = [
+      ...source.map(nameKey),
+      layout.kind,
+      layout.section,
+      layout.length,
+      layout.width,
+      nameKey(layout.material),
+    ].join('\n');
+    cut.set(key, { count: (cut.get(key)?.count ?? 0) + layout.count, layout });
+  }
+  for (const { count, layout } of cut.values()) {
+    const { source } = layout;
+    const there =
+      'owned' in source
+        ? owned
+            .filter(
+              (pile) =>
+                pile.length === layout.length &&
+                pile.section === layout.section &&
+                nameKey(pile.material) === nameKey(layout.material),
+            )
+            .reduce((sum, { quantity }) => sum + quantity, 0)
+        : plan.buys
+            .filter((buy) => isSource(buy, source, layout))
+            .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
+    const name = 'owned' in source ? source.owned || layout.section : `${source.item} of ${source.store}`;
+    if (count > there) note(name, `${count} are cut, and ${there} are there`);
+  }
+  const shares = Object.entries(settings.spare ?? {});
+  for (const [material, share] of shares) {
+    const boards = plan.buys.filter(
+      (buy) => buy.kind === 'board' && nameKey(buy.material) === nameKey(material),
+    );
+    for (const section of new Set(boards.map((buy) => buy.section))) {
+      const own = boards.filter((buy) => buy.section === section);
+      const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
+      const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
+      const isOfIt = (of: { section: string; material: string }) =>
+        of.section === section && nameKey(of.material) === nameKey(material);
+      const before = owned
+        .filter((pile) => pile.isBought && isOfIt(pile))
+        .reduce((sum, { quantity }) => sum + quantity, 0);
+      const cutOwned = plan.layouts
+        .filter((layout) => 'owned' in layout.source && isOfIt(layout))
+        .reduce((sum, { count }) => sum + count, 0);
+      const cutBefore = Math.min(before, cutOwned);
+      if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore))
+        note(`${section} ${material}`, 'has fewer spare boards than are wanted');
+    }
+  }
+};
+
+const isSource = (buy: BuyToCheck, source: { store: string; item: string }, layout: LayoutToCheck): boolean =>
+  nameKey(buy.store) === nameKey(source.store) &&
+  nameKey(buy.item) === nameKey(source.item) &&
+  buy.length === layout.length &&
+  buy.section === layout.section &&
+  (buy.kind !== 'sheet' || buy.width === layout.width);
+
+/** Whether all that is bought goes in the car, sawn once at the store where it must be. */
+const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, note: Note): void => {
+  const most = settings.maxCarryLength?.ticks ?? Infinity;
+  const widest = settings.maxCarryWidth?.ticks ?? Infinity;
+  const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
+  for (const layout of plan.layouts) {
+    const { source, length, width, storeCuts } = layout;
+    if ('owned' in source || goes(length, width)) continue;
+    const store = stores.find(({ name }) => nameKey(name) === nameKey(source.store));
+    const [cut] = storeCuts;
+    const kerf = settings.kerf.ticks;
+    const fits =
+      cut &&
+      store?.cuts !== false &&
+      (cut.kind === 'crosscut'
+        ? goes(cut.at, width) && goes(length - cut.at - kerf, width)
+        : goes(length, cut.at) && goes(length, width - cut.at - kerf));
+    if (cut && !isClear(cut, layout, kerf))
+      note(`${source.item} of ${source.store}`, 'is sawn at the store through a piece');
+    if (!fits)
+      note(
+        `${source.item} of ${source.store}`,
+        'does not go in the car, and is not sawn at the store so that it would',
+      );
+  }
+};
+
+/** Whether a cut falls between pieces; beside a slanted end it is sawn at that slant. */
+const isClear = (
+  { kind, at }: { kind: 'crosscut' | 'rip'; at: number },
+  { pieces }: LayoutToCheck,
+  kerf: number,
+): boolean =>
+  pieces.every(({ outline }) => {
+    const sides = outline.map(([x, y]) => (kind === 'crosscut' ? x : y)).sort((a, b) => a - b);
+    const [first = 0, second = 0, third = 0, last = 0] = sides;
+    if (last <= at + NEAR || first >= at + kerf - NEAR) return true;
+    // The two corners of a slanted end lie on both sides of where it is sawn.
+    const beyond = second - first > NEAR && (first + second) / 2 >= at - (second - first);
+    const before = last - third > NEAR && (third + last) / 2 <= at + (last - third);
+    return beyond || before;
+  });
