@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
-import { bestOf, refusedPlan, type Plan, type PreviousPlan, type Progress } from '@/core/plan';
+import { bestOf, refusedPlan, shownPlan, type Plan, type PreviousPlan, type Progress } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Planner } from '@/workers/planner.worker';
 import { againstOf, planRequest, type PlanRequest } from './planRequest';
@@ -268,7 +268,8 @@ export class PlanService {
       planner.firstPlan(input, againstOf(request), watched.previous, own?.plan ?? null),
     );
     const isOwn = own !== null && plan.total === own.plan.total && plan.status === own.plan.status;
-    const isOver = plan.status !== 'bounded' || plan.total === 0;
+    const shown = shownPlan(plan);
+    const isOver = shown?.status !== 'bounded' || shown.total === 0;
     return { plan, isSearched: isOver || (isOwn && own.isSearched) };
   }
 

@@ -1,8 +1,9 @@
-import { buyPieces, buyStocks } from '../cutting/heuristics/buying';
+import { buyPieces, buyStocks, countStocks, spendStocks } from '../cutting/heuristics/buying';
 import { assemble, type Basket } from '../cutting/heuristics';
 import { bestFitDecreasing, boardPieces } from '../cutting/heuristics/packBoards';
 import { rowByRow, TURNINGS } from '../cutting/heuristics/packPanels';
 import {
+  fitsInCar,
   needKey,
   netPricing,
   planCost,
@@ -19,10 +20,12 @@ import type { PlanInput } from './inputTypes';
 
 /**
  * What a person would buy by hand: everything at one store, each section in one length, the longest pieces first. The
- * cheapest store for that; null where none has everything. What is owned is used as in any plan.
+ * cheapest store for that; null where none has everything. Boards go in the car as they are; what is owned is used as in any plan.
  */
 export const byHandPlan = (given: PlanInput): Plan | null => {
-  const input = { ...given, offers: usefulOffers(given) };
+  const fits = (offer: PlanInput['offers'][number]) =>
+    offer.item.kind === 'hardware' || fitsInCar(offer, given.settings);
+  const input = { ...given, offers: usefulOffers(given).filter(fits) };
   const plans = [...new Set(input.offers.map(({ storeId }) => storeId))]
     .sort()
     .map((id) => atOneStore({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }))
@@ -43,6 +46,7 @@ const atOneStore = (input: PlanInput): Plan | null => {
   )) {
     const way = inOneLength(parts, input, stocks, tillOf);
     if (!way) return null;
+    spendStocks(countStocks([...way.boards, ...way.panels].map(({ stock }) => stock)), way.purchases);
     basket.boards.push(...way.boards);
     basket.panels.push(...way.panels);
     basket.purchases.push(...way.purchases);

@@ -2,7 +2,7 @@ import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
 import type { PlanInput } from './inputTypes';
-import { planCost, type Plan } from '../cutting/model';
+import { planCost, shownPlan, type Plan } from '../cutting/model';
 
 /**
  * A plan to show at once: the first one, or what is left of the `last` where that costs no more. Each passes its check
@@ -14,10 +14,23 @@ export const checkedPlan = (
   last: PreviousPlan | null = null,
 ): Plan => {
   const first = checked(firstPlan(input), against);
-  const rest = last && continuePlan(last, input, first);
-  const stays = rest && planCost(rest) <= planCost(first) && checkPlan(rest, against).length === 0;
-  return stays ? { ...rest, lowerBound: Math.min(rest.total, first.lowerBound) } : first;
+  const [made, before] = [shownPlan(first), shownPlan(last?.plan ?? null)];
+  if (!last || !made || !before || !isSameLack(first, last.plan)) return first;
+  const rest = continuePlan({ ...last, plan: before }, { ...input, problems: [] }, made);
+  if (!rest || planCost(rest) > planCost(made)) return first;
+  const continued = { ...rest, lowerBound: Math.min(rest.total, made.lowerBound) };
+  const whole = first.status === 'infeasible' ? { ...first, rest: continued } : continued;
+  return checkPlan(whole, against).length === 0 ? whole : first;
 };
+
+/** Whether two plans leave out the same parts. */
+const isSameLack = (a: Plan, b: Plan): boolean => lackOf(a) === lackOf(b);
+
+const lackOf = ({ problems }: Plan): string =>
+  problems
+    .flatMap(({ partIds }) => partIds)
+    .sort()
+    .join();
 
 const checked = (plan: Plan, against: CheckAgainst): Plan => {
   const [fault] = checkPlan(plan, against);

@@ -133,8 +133,14 @@ const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<stri
  * better, and takes from it what is known of the least that any costs.
  */
 export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
-  if (!found || found.status === 'infeasible') return shown;
+  if (!found) return shown;
   if (!shown) return found;
+  if (found.status === 'infeasible') {
+    // Of what cannot all be made, the better plan for the rest.
+    if (shown.status !== 'infeasible' || !found.rest) return shown;
+    const rest = bestOf(shown.rest ?? null, found.rest);
+    return rest ? { ...shown, rest } : shown;
+  }
   const known = found.lowerBound + found.committedShipping - shown.committedShipping;
   if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: known };
   if (planCost(found) <= planCost(shown)) return found;

@@ -7,8 +7,10 @@ import {
   type Basket,
 } from '../cutting/heuristics';
 import { carriable, fitsInCar, usefulOffers, type Plan, type PlanProblem } from '../cutting/model';
+import { groupBy } from '../groupBy';
 import type { Offer } from '../pricing';
 import type { ResolvedPart } from '../project';
+import { formatLength } from '../units';
 import type { PlanInput } from './inputTypes';
 import { findProblems, thing } from './problems';
 
@@ -20,60 +22,84 @@ import { findProblems, thing } from './problems';
  */
 export const firstPlan = (input: PlanInput): Plan => firstBasket(input).plan;
 
+/** A first plan with what it decides. */
 export interface FirstPlan {
   plan: Plan;
-  /** What it decides; null where not everything can be made. */
+  /** What the plan decides, or the plan for the rest where not everything can be made; null: there is neither. */
   basket: Basket | null;
-  /** The input with those offers alone that some part can be made of, and that can come home. */
+  /** What that basket is for: with those offers alone that some part can be made of and that can come home, without the
+   * parts that cannot be had. */
   input: PlanInput;
 }
 
-/** A first plan with what it decides. */
+/** A first plan with what it decides. What cannot be made or carried is left out, with its reason, and the rest is planned. */
 export const firstBasket = (given: PlanInput): FirstPlan => {
-  const input = { ...given, offers: usefulOffers(given) };
-  const carried = { ...input, offers: carriable(input.offers, input.stores, input.settings) };
-  const first = planFrom(carried);
-  if (isCarried(first.plan, input.settings)) return { ...first, input: carried };
+  const useful = { ...given, offers: usefulOffers(given) };
+  const { stores, settings } = useful;
+  const input = { ...useful, offers: carriable(useful.offers, stores, settings) };
+  const first = planFrom(input);
+  if (isCarried(first.plan, settings)) return first;
   // A board cannot be sawn at the store between its pieces: then without the boards that are too long.
-  const isShort = (offer: Offer) => offer.item.kind === 'hardware' || fitsInCar(offer, input.settings);
-  const short = planFrom({ ...carried, offers: carried.offers.filter(isShort) });
-  if (short.plan.status !== 'infeasible' || first.plan.status === 'infeasible')
-    return { ...short, input: carried };
-  return { input: carried, plan: infeasible(input, [tooLongToCarry(first.plan, input)]), basket: null };
+  const isShort = (offer: Offer) => offer.item.kind === 'hardware' || fitsInCar(offer, settings);
+  const short = planFrom({ ...input, offers: input.offers.filter(isShort) });
+  if (isAllMade(short) || short.plan.problems.length <= first.plan.problems.length)
+    return { ...short, input: { ...input, parts: short.input.parts, problems: [] } };
+  return withoutStuck(input, first);
 };
 
-const tooLongToCarry = (plan: Plan, { settings }: PlanInput): PlanProblem => {
+const isAllMade = ({ plan }: FirstPlan): boolean => plan.status !== 'infeasible';
+
+/** The parts whose boards cannot be brought home are left out one after the other, until all that is left can. */
+const withoutStuck = (input: PlanInput, first: FirstPlan): FirstPlan => {
+  const stuck: PlanProblem[] = [];
+  let made = first;
+  while (made.basket && !isCarried(made.plan, input.settings)) {
+    const problems = tooLongToCarry(made.plan.rest ?? made.plan, made.input);
+    if (problems.length === 0) return { input: made.input, plan: infeasible(input, stuck), basket: null };
+    stuck.push(...problems);
+    made = planFrom(without(input, stuck));
+  }
+  const rest = made.plan.status === 'infeasible' ? made.plan.rest : made.plan;
+  return { ...made, plan: infeasible(input, [...made.plan.problems, ...stuck], rest) };
+};
+
+const tooLongToCarry = (plan: Plan, { settings, parts, unit }: PlanInput): PlanProblem[] => {
   const stuck = plan.layouts.filter(
-    (layout) => !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
+    (layout) => !('owned' in layout.source) && !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
   );
-  const names = [...new Set(stuck.flatMap(({ pieces }) => pieces.map(({ part }) => part)))].join(', ');
-  return {
-    code: 'tooLongToCarry',
-    partIds: [...new Set(stuck.flatMap(({ pieces }) => pieces.map(({ partId }) => partId)))],
-    part: names,
-    sentence: `${names}: found no way to saw their boards once at the store so that both halves go in the car. Raise the limit for carrying, or add a price for shorter boards.`,
-  };
+  const ids = new Set(stuck.flatMap(({ pieces }) => pieces.map(({ partId }) => partId)));
+  return parts
+    .filter(({ id }) => ids.has(id))
+    .map((part) => ({
+      code: 'tooLongToCarry',
+      partIds: [part.id],
+      part: part.name,
+      sentence: `${part.name}, ${formatLength(part.length, unit)}: found no way to saw its board once at the store so that both halves go in the car. Raise the limit for carrying, or add a price for shorter boards.`,
+    }));
 };
 
-const planFrom = (input: PlanInput): { plan: Plan; basket: Basket | null } => {
+const planFrom = (input: PlanInput): FirstPlan => {
   const problems = [...input.problems, ...findProblems(input)];
   const makeable = without(input, problems);
   const basket = cheapestBasket(makeable);
-  const bounded = (of: PlanInput, made: Basket): Plan => {
-    const plan = planOf(of, made);
-    return { ...plan, lowerBound: Math.min(plan.total, lowerBound(of)) };
-  };
-  if (basket && problems.length === 0) return { plan: bounded(makeable, basket), basket };
-  if (basket) return { plan: infeasible(input, problems, bounded(makeable, basket)), basket: null };
+  if (basket) {
+    const plan = bounded(makeable, basket);
+    return {
+      plan: problems.length > 0 ? infeasible(input, problems, plan) : plan,
+      basket,
+      input: makeable,
+    };
+  }
   const soldOut = findSoldOut(makeable);
   const rest = without(makeable, soldOut);
   const restBasket = cheapestBasket(rest);
-  const plan = infeasible(
-    input,
-    [...problems, ...soldOut],
-    restBasket ? bounded(rest, restBasket) : undefined,
-  );
-  return { plan, basket: null };
+  const plan = restBasket ? bounded(rest, restBasket) : undefined;
+  return { plan: infeasible(input, [...problems, ...soldOut], plan), basket: restBasket, input: rest };
+};
+
+const bounded = (of: PlanInput, made: Basket): Plan => {
+  const plan = planOf(of, made);
+  return { ...plan, lowerBound: Math.min(plan.total, lowerBound(of)) };
 };
 
 const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
@@ -99,20 +125,25 @@ const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
   return { ...input, problems: [], parts: input.parts.filter(({ id }) => !left.has(id)) };
 };
 
-/** What is offered but not enough of: each section and material, and each item, tried by itself. */
+/**
+ * What is offered but not enough of: sections, sheets and things are taken in one after the other, and what there is not
+ * enough of beside those before is told.
+ */
 const findSoldOut = (input: PlanInput): PlanProblem[] => {
-  const alone = new Map<string, ResolvedPart[]>();
-  for (const part of input.parts) alone.set(thing(part), [...(alone.get(thing(part)) ?? []), part]);
-  return [...alone].flatMap(([name, parts]): PlanProblem[] =>
-    basketFrom({ ...input, parts })
-      ? []
-      : [
-          {
-            code: 'soldOut',
-            partIds: parts.map(({ id }) => id),
-            part: name,
-            sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.`,
-          },
-        ],
-  );
+  const problems: PlanProblem[] = [];
+  let kept: ResolvedPart[] = [];
+  for (const parts of groupBy(input.parts, thing)) {
+    if (basketFrom({ ...input, parts: [...kept, ...parts] })) {
+      kept = [...kept, ...parts];
+      continue;
+    }
+    const name = parts[0] ? thing(parts[0]) : '';
+    problems.push({
+      code: 'soldOut',
+      partIds: parts.map(({ id }) => id),
+      part: name,
+      sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.`,
+    });
+  }
+  return problems;
 };

@@ -1,16 +1,26 @@
 import { toMicros, toMinor, type Micros } from '../../units';
-import { tierFor } from '../model';
-import { shippingFor } from '../model';
-import { netPriceFactor, taxAt, type Purchases } from '../model';
-import type { FilledPanel } from '../model';
+import {
+  tierFor,
+  shippingFor,
+  netPriceFactor,
+  taxAt,
+  type Purchases,
+  type FilledPanel,
+  type CuttingProblem,
+  type StoreTerms,
+  type Stock,
+  type Buy,
+  type Layout,
+  type Plan,
+  type Short,
+  type Source,
+  type StoreCost,
+} from '../model';
 import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
-import type { CuttingProblem, StoreTerms } from '../model';
 import type { FilledBoard } from './packBoards';
 import { largestRemainder } from './largestRemainder';
 import { withSpares } from './spares';
-import type { Stock } from '../model';
-import type { Buy, Layout, Plan, Short, Source, StoreCost } from '../model';
 
 /** What a planner decides: what is cut from what, and what is bought. */
 export interface Basket {

@@ -1,14 +1,17 @@
 import { buyStocks, countStocks } from './buying';
 import { groupBy } from '../../groupBy';
-import type { Item } from '../model';
-import { needKey } from '../model';
-import { materialsFor, useOf } from '../model';
-import type { FilledPanel } from '../model';
-import type { CuttingProblem } from '../model';
+import {
+  type Item,
+  needKey,
+  materialsFor,
+  useOf,
+  type FilledPanel,
+  type CuttingProblem,
+  type Stock,
+  type NetPricing,
+} from '../model';
 import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
 import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
-import { type Stock } from '../model';
-import type { NetPricing } from '../model';
 
 /** Parts of one section or sheet thickness that are made of one material, cut from the same stocks. */
 export interface MaterialBatch {

@@ -1,11 +1,18 @@
-import { QUANTITY_TOLERANCE, type Item } from '../model';
+import {
+  QUANTITY_TOLERANCE,
+  type Item,
+  meanLength,
+  serves,
+  supplyOf,
+  panelRoom,
+  waysOn,
+  netPricing,
+  type NetPricing,
+  type Owned,
+  type CuttingProblem,
+} from '../model';
 import { nameKey } from '../../nameKey';
-import { meanLength } from '../model';
-import { serves, supplyOf } from '../model';
-import { panelRoom, waysOn } from '../model';
 import { toMinor, type Micros, type Minor } from '../../units';
-import { netPricing, type NetPricing } from '../model';
-import type { Owned, CuttingProblem } from '../model';
 
 /**
  * A sum that no plan can go below, simple and safe: every piece pays at least its share of the best-priced

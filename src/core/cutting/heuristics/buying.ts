@@ -86,3 +86,16 @@ export const countStocks = (stocks: Stock[]): Map<Stock, number> => {
   for (const stock of stocks) counts.set(stock, (counts.get(stock) ?? 0) + 1);
   return counts;
 };
+
+/** Takes boards out of what there is of their stocks, after they were bought: what is owned, and what stores have few of. */
+export const spendStocks = (counts: Map<Stock, number>, purchases: Purchases[]): void => {
+  const bought = new Map(purchases.map(({ offer, quantity }) => [offer.key, quantity]));
+  for (const [stock, count] of counts) {
+    stock.ownedCount = Math.max(0, stock.ownedCount - count);
+    stock.offers = stock.offers.map((offer) =>
+      offer.available === null
+        ? offer
+        : { ...offer, available: Math.max(0, offer.available - (bought.get(offer.key) ?? 0)) },
+    );
+  }
+};

@@ -1,8 +1,14 @@
 import type { Ticks } from '../../units';
-import type { SawSettings, Item } from '../model';
-import { slantOffset } from '../model';
+import {
+  type SawSettings,
+  type Item,
+  slantOffset,
+  type Layout,
+  type Piece,
+  type Point,
+  type Short,
+} from '../model';
 import type { BoardPiece, FilledBoard } from './packBoards';
-import type { Layout, Piece, Point, Short } from '../model';
 
 export type Drawing = Pick<Layout, 'pieces' | 'cuts' | 'offcuts'> & { short: Short[] };
 

@@ -1,6 +1,6 @@
 import type { Ticks } from '../../units';
-import type { SawSettings } from '../model';
 import {
+  type SawSettings,
   extentOf,
   isLeaf,
   leavesOf,
@@ -10,9 +10,9 @@ import {
   type Cutting,
   type FilledPanel,
   type Leaf,
+  type Cut,
 } from '../model';
 import { outlineIn, pieceOf, shortOf, type Drawing } from './drawBoard';
-import type { Cut } from '../model';
 
 /** The room that a cutting has on its stock. */
 interface Cell {

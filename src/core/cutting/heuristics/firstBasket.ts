@@ -1,4 +1,4 @@
-import { buyPieces, buyStocks, countStocks } from './buying';
+import { buyPieces, buyStocks, countStocks, spendStocks } from './buying';
 import {
   fitsInCar,
   netPricing,
@@ -8,10 +8,12 @@ import {
   wantedItems,
   type CuttingProblem,
   type Plan,
+  type NetPricing,
   type SawSettings,
+  type Stock,
 } from '../model';
 import { assemble, type Basket } from './assemble';
-import { chooseBatches, packBatch } from './batches';
+import { chooseBatches, packBatch, type MaterialBatch } from './batches';
 
 /**
  * All stores at first, or one of the few that have everything; then, as long as the whole gets cheaper by it, the one
@@ -50,30 +52,61 @@ const MAX_ALONE = 8;
 
 /** What one pass over all offers comes to: each thing bought where it costs least. Null where not everything can be made. */
 export const basketFrom = (input: CuttingProblem): Basket | null => {
-  const tillOf = netPricing(input.stores, input.settings);
-  const stocks = stocksOf(input, tillOf);
-  const cut = input.parts.filter(({ kind }) => kind !== 'hardware');
-  const pools = chooseBatches(cut, input, stocks, tillOf);
-  if (!pools) return null;
-  const basket: Basket = { boards: [], panels: [], purchases: [] };
-  for (const pool of pools) {
-    const packed = packBatch(pool, input, stocks, tillOf);
-    if (!packed) return null;
-    basket.boards.push(...packed.boards);
-    basket.panels.push(...packed.panels);
-  }
-  // Pools may take from one pile: it is bought for all of them together.
-  const counts = countStocks([...basket.boards, ...basket.panels].map(({ stock }) => stock));
-  const wood = buyStocks(counts, tillOf);
+  const pricing = netPricing(input.stores, input.settings);
+  const wood = woodTogether(input, pricing) ?? woodInTurn(input, pricing);
   if (!wood) return null;
-  basket.purchases.push(...wood.purchases);
+  const basket: Basket = { ...wood, purchases: [...wood.purchases] };
   for (const { pieces, offers } of wantedItems(input)) {
-    const bought = buyPieces(pieces, offers, tillOf);
+    const bought = buyPieces(pieces, offers, pricing);
     if (!bought) return null;
     basket.purchases.push(...bought.purchases);
   }
   return basket;
 };
+
+/** All batches packed by themselves, and their boards bought together: they may take from one pile. */
+const woodTogether = (input: CuttingProblem, pricing: NetPricing): Basket | null => {
+  const stocks = stocksOf(input, pricing);
+  const batches = batchesOf(input, stocks, pricing);
+  if (!batches) return null;
+  const basket: Basket = { boards: [], panels: [], purchases: [] };
+  for (const batch of batches) {
+    const packed = packBatch(batch, input, stocks, pricing);
+    if (!packed) return null;
+    basket.boards.push(...packed.boards);
+    basket.panels.push(...packed.panels);
+  }
+  const bought = buyStocks(boardsIn(basket), pricing);
+  return bought && { ...basket, purchases: bought.purchases };
+};
+
+/** One batch after the other, each from what those before have left: for when there is not enough for all at once. */
+const woodInTurn = (input: CuttingProblem, pricing: NetPricing): Basket | null => {
+  const stocks = stocksOf(input, pricing);
+  const batches = batchesOf(input, stocks, pricing);
+  if (!batches) return null;
+  const basket: Basket = { boards: [], panels: [], purchases: [] };
+  for (const batch of batches) {
+    const packed = packBatch(batch, input, stocks, pricing);
+    if (!packed) return null;
+    const counts = boardsIn(packed);
+    const bought = buyStocks(counts, pricing);
+    if (!bought) return null;
+    spendStocks(counts, bought.purchases);
+    basket.boards.push(...packed.boards);
+    basket.panels.push(...packed.panels);
+    basket.purchases.push(...bought.purchases);
+  }
+  return basket;
+};
+
+const batchesOf = (input: CuttingProblem, stocks: Stock[], pricing: NetPricing): MaterialBatch[] | null => {
+  const cut = input.parts.filter(({ kind }) => kind !== 'hardware');
+  return chooseBatches(cut, input, stocks, pricing);
+};
+
+const boardsIn = ({ boards, panels }: Pick<Basket, 'boards' | 'panels'>): Map<Stock, number> =>
+  countStocks([...boards, ...panels].map(({ stock }) => stock));
 
 /** A basket as a plan, with the cuts that the stores make. */
 export const planOf = (input: CuttingProblem, basket: Basket): Plan => {

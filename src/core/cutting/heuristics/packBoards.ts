@@ -1,7 +1,13 @@
 import type { Ticks } from '../../units';
-import type { SawSettings, Item } from '../model';
-import { meanLength, reach, slantedKerf, slantOffset } from '../model';
-import type { Stock } from '../model';
+import {
+  type SawSettings,
+  type Item,
+  meanLength,
+  reach,
+  slantedKerf,
+  slantOffset,
+  type Stock,
+} from '../model';
 
 /**
  * One piece to be crosscut from a board of its own section. Slants across the face nest: such a piece holds its mean

@@ -1,7 +1,16 @@
 import type { Ticks } from '../../units';
-import type { SawSettings, Item } from '../model';
-import { fitsPanel, least, panelRoom, waysOn, type Cutting, type FilledPanel, type Leaf } from '../model';
-import type { Stock } from '../model';
+import {
+  type SawSettings,
+  type Item,
+  fitsPanel,
+  least,
+  panelRoom,
+  waysOn,
+  type Cutting,
+  type FilledPanel,
+  type Leaf,
+  type Stock,
+} from '../model';
 
 /** Which way pieces lie that may be turned. */
 export type Turning = 'as given' | 'long side along' | 'long side across';

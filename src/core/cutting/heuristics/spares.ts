@@ -1,7 +1,5 @@
 import { nameKey } from '../../nameKey';
-import type { Purchases } from '../model';
-import type { CuttingProblem } from '../model';
-import type { Stock } from '../model';
+import type { Purchases, CuttingProblem, Stock } from '../model';
 
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,

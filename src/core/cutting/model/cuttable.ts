@@ -1,7 +1,6 @@
 import type { Ticks } from '../../units';
 import { fits, ripsTo, type Offer, type Sold } from './offer';
-import { needKey } from './item';
-import { allows, type Item } from './item';
+import { needKey, allows, type Item } from './item';
 import { type SawSettings } from './settings';
 import { canRipWith } from './ripping';
 import { nameKey } from '../../nameKey';

@@ -1,26 +1,23 @@
-import type { Item } from '../model';
+import { type Item, isLeaf, leavesOf, type Cutting, type CuttingProblem, type Stock } from '../model';
 import type { Basket } from '../heuristics/assemble';
-import { isLeaf, leavesOf, type Cutting } from '../model';
-import type { CuttingProblem } from '../model';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
-import type { Stock } from '../model';
 import type { SubproblemSolver } from './subproblemSolver';
 import type { Times } from './dive';
 import type { Subproblem } from './subproblem';
 import type { Pattern, TypedLeaf } from './types';
 
-/** What was chosen for a share: how often each pattern is cut, and what is bought. */
+/** What was chosen for a subproblem: how often each pattern is cut, and what is bought. */
 export interface Chosen {
-  answerer: Pick<SubproblemSolver, 'share' | 'patterns'>;
+  solver: Pick<SubproblemSolver, 'subproblem' | 'patterns'>;
   times: Times;
   values: ArrayLike<number>;
 }
 
-/** What was chosen for all shares, as boards and purchases. */
+/** What was chosen for all subproblems, as boards and purchases. */
 export const basketOf = (chosen: Chosen[], input: CuttingProblem): Basket => {
   const basket: Basket = { boards: [], panels: [], purchases: [] };
-  for (const { answerer, times, values } of chosen) {
-    const { wood, tags } = answerer.share;
+  for (const { solver, times, values } of chosen) {
+    const { wood, tags } = solver.subproblem;
     for (const { column, offer } of tags) {
       const quantity = Math.round(values[column] ?? 0);
       if (quantity > 0) basket.purchases.push({ offer, quantity });
@@ -28,7 +25,7 @@ export const basketOf = (chosen: Chosen[], input: CuttingProblem): Basket => {
     // Each piece once: what a pattern has too many of is left off.
     const left = wood.types.map(({ pieces }) => [...pieces]);
     for (const [index, count] of times) {
-      const pattern = answerer.patterns[index];
+      const pattern = solver.patterns[index];
       const stock = wood.stocks[pattern?.stock ?? -1];
       for (let board = 0; pattern && stock && board < count; board++) cut(pattern, stock, left);
     }
@@ -58,7 +55,7 @@ const deal = (cutting: Cutting, left: Item[][]): Cutting | null => {
   return parts.length > 0 ? { axis: cutting.axis, parts } : null;
 };
 
-/** The boards of a basket that belong to a share, as patterns to begin with. */
+/** The boards of a basket that belong to a subproblem, as patterns to begin with. */
 export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Subproblem): Pattern[] => {
   const typeOf = new Map<Item, number>();
   types.forEach(({ pieces }, type) => pieces.forEach((part) => typeOf.set(part, type)));

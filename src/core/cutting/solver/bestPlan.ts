@@ -1,14 +1,12 @@
-import { assemble, type Basket } from '../heuristics/assemble';
-import { lowerBound } from '../heuristics/bound';
-import { isCarried, planOf } from '../heuristics/firstBasket';
-import type { CuttingProblem } from '../model';
-import { planCost, type Plan } from '../model';
-import { newSubproblemSolver, type SubproblemState, type SubproblemSolver } from './subproblemSolver';
+import { type Basket, assemble, isCarried, lowerBound, planOf } from '../heuristics';
+import { planCost, type CuttingProblem, type Plan } from '../model';
 import { basketOf, patternsOf, type Chosen } from './baskets';
+import { deadlineIn, isLate, type Deadline } from './deadline';
 import type { Solver } from './highs';
-import { subproblemsOf } from './subproblem';
-import { roundedLowerBound, storeScenarios, type StoreScenario } from './scenarios';
 import { closeRoundingGap } from './roundingGap';
+import { roundedLowerBound, storeScenarios, type StoreScenario } from './scenarios';
+import { subproblemsOf } from './subproblem';
+import { SubproblemSolver, type NextStep, type SubproblemState } from './subproblemSolver';
 
 /** How far the planner is. */
 export interface Progress {
@@ -28,129 +26,188 @@ export interface Incumbent {
 /** More different pieces than these are not reckoned with: the first plan stays. */
 const MAX_TYPES = 1500;
 
-/** A set of stores with what each share costs there. */
+/** A scenario with what each subproblem costs in it. */
 interface ScenarioState {
-  mode: StoreScenario;
-  answers: SubproblemState[];
-  /** Nothing is cheaper with these stores: told by the till, rounding and all. */
+  scenario: StoreScenario;
+  states: SubproblemState[];
+  /** Nothing is cheaper with these stores: told with rounding and all. */
   closed: number;
-  /** The cost at which its answers were last made a plan of. */
+  /** The cost at which its states were last made a plan of. */
   taken: number;
 }
 
 /**
- * The cheapest plan (planner.md, the method). The purchase is parted into shares that have no board or offer in common; each
- * is solved for the sets of stores that could still be cheapest, by column generation, a bound from whole purchases, and
- * whole patterns. `proved` where no plan under the rules costs less; else `bounded`, and none costs less than
- * `lowerBound`. `seconds` is when to stop; `tell` hears of the best so far.
+ * The cheapest plan (docs/planner.md, the method). The purchase is parted into subproblems that have no board or offer in
+ * common; each is solved for the store scenarios that could still be cheapest. `proved` where no plan under the rules costs
+ * less; else `bounded`, and none costs less than `lowerBound`. `seconds` is when to stop; `tell` hears of the best so far.
  */
 export const searchBest = (
-  { plan: first, basket, problem: known }: Incumbent,
+  incumbent: Incumbent,
   solver: Solver,
   seconds: number,
   tell: (progress: Progress) => void = () => undefined,
 ): Plan => {
-  const began = performance.now();
-  const left = () => seconds - (performance.now() - began) / 1000;
-  if (!basket) return first;
-  const shares = subproblemsOf(known);
-  if (shares.reduce((sum, { wood }) => sum + wood.types.length, 0) > MAX_TYPES) return first;
-  const tolerance = 0.3 / Math.max(1, shares.length);
-  const answerers = shares.map((share) => newSubproblemSolver(share, solver, tolerance, left));
-  for (const answerer of answerers) answerer.suggest(patternsOf(basket, answerer.share));
-  const standings = storeScenarios(known).map((mode): ScenarioState => ({
-    mode,
-    answers: answerers.map(({ answer }) => answer(mode.stores)),
-    closed: 0,
-    taken: Infinity,
-  }));
-  let best = { plan: first, bare: bareCost(first, basket, known) };
-  let bound = lowerBound(known);
-  let last = '';
+  if (!incumbent.basket) return incumbent.plan;
+  const deadline = deadlineIn(seconds);
+  const subproblems = subproblemsOf(incumbent.problem);
+  const types = subproblems.reduce((sum, { wood }) => sum + wood.types.length, 0);
+  if (types > MAX_TYPES) return incumbent.plan;
+  const tolerance = COST_TOLERANCE / Math.max(1, subproblems.length);
+  const solvers = subproblems.map((one) => new SubproblemSolver(one, solver, tolerance, deadline));
+  const search = new Search(
+    incumbent.plan,
+    incumbent.basket,
+    incumbent.problem,
+    solvers,
+    solver,
+    deadline,
+    tell,
+  );
   try {
-    search();
-    return standing();
+    return search.run();
   } finally {
-    for (const { end } of answerers) end();
+    for (const one of solvers) one.dispose();
+  }
+};
+
+/** Costs this near are the same, in the smallest coin, over all subproblems. */
+const COST_TOLERANCE = 0.3;
+
+/** One search: the incumbent, the bound, and what is known of each scenario. */
+class Search {
+  private best: { plan: Plan; cost: number };
+  private bound: number;
+  private lastTold = '';
+  private readonly scenarios: ScenarioState[];
+
+  constructor(
+    first: Plan,
+    basket: Basket,
+    private readonly problem: CuttingProblem,
+    private readonly solvers: SubproblemSolver[],
+    private readonly solver: Solver,
+    private readonly deadline: Deadline,
+    private readonly tell: (progress: Progress) => void,
+  ) {
+    for (const one of solvers) one.suggest(patternsOf(basket, one.subproblem));
+    this.scenarios = storeScenarios(problem).map((scenario) => ({
+      scenario,
+      states: solvers.map((one) => one.stateFor(scenario.stores)),
+      closed: 0,
+      taken: Infinity,
+    }));
+    this.best = { plan: first, cost: costWithoutSpares(first, basket, problem) };
+    this.bound = lowerBound(problem);
   }
 
-  function standing(): Plan {
-    const lowest = Math.min(best.bare, bound);
+  /** Works until the incumbent is proved, nothing more can be found out, or the time is up. */
+  run(): Plan {
+    while (!isLate(this.deadline)) if (!this.step()) break;
+    return this.result();
+  }
+
+  /** The scenario with the lowest bound is looked at first, its least known subproblem first. False: there is no more to do. */
+  private step(): boolean {
+    this.bound = Math.max(
+      this.bound,
+      Math.min(this.best.cost, ...this.scenarios.map((one) => this.boundOf(one))),
+    );
+    if (this.bound >= this.best.cost) return false;
+    const open = this.scenarios
+      .map((one) => ({ one, bound: this.boundOf(one) }))
+      .filter(({ bound }) => bound < this.best.cost)
+      .sort((a, b) => a.bound - b.bound)
+      .map(({ one }) => one);
+    const found = open.find(({ states, taken }) => costOf(states) < taken);
+    if (found) {
+      this.takeFrom(found);
+      return true;
+    }
+    const lowest = open.find(({ states }) => states.some(({ isDone }) => !isDone));
+    if (lowest) {
+      this.refine(lowest);
+      return true;
+    }
+    // Only then what joins subproblems: a better plan leaves less to look through.
+    const unclosed = open.find(({ closed }) => closed === 0);
+    if (unclosed) this.close(unclosed);
+    return unclosed !== undefined;
+  }
+
+  private refine({ states }: ScenarioState): void {
+    const next = states
+      .flatMap((state, index) => {
+        const solver = this.solvers[index];
+        return state.isDone || !solver ? [] : [{ state, solver }];
+      })
+      .reduce((a, b) => (stepOf(b.state) < stepOf(a.state) ? b : a));
+    this.report(DOING[next.state.next]);
+    next.solver.refine(next.state);
+  }
+
+  private boundOf({ scenario, states, closed }: ScenarioState): number {
+    const exact = states.reduce((sum, { bound }) => sum + bound, 0);
+    return Math.max(closed, exact === Infinity ? Infinity : roundedLowerBound(exact, scenario, this.problem));
+  }
+
+  private takeFrom(found: ScenarioState): void {
+    found.taken = costOf(found.states);
+    const chosen = found.states.flatMap(({ times, values }, index): Chosen[] => {
+      const solver = this.solvers[index];
+      return solver ? [{ solver, times, values }] : [];
+    });
+    this.take(basketOf(chosen, this.problem));
+  }
+
+  private take(found: Basket): void {
+    const plan = planOf(this.problem, found);
+    const cost = costWithoutSpares(plan, found, this.problem);
+    const isBetter =
+      cost < this.best.cost || (cost === this.best.cost && tieOf(plan) < tieOf(this.best.plan));
+    if (isBetter && isCarried(plan, this.problem.settings)) this.best = { plan, cost };
+  }
+
+  /** All subproblems are known: what is left between plan and bound is rounding at the till, and thresholds. */
+  private close(lowest: ScenarioState): void {
+    this.report('proof');
+    const closed = closeRoundingGap(
+      lowest.scenario,
+      lowest.states,
+      this.solvers,
+      this.problem,
+      this.solver,
+      this.best.cost,
+      this.deadline,
+    );
+    if (closed.basket) this.take(closed.basket);
+    lowest.closed = Math.max(1, closed.bound);
+  }
+
+  private result(): Plan {
+    const lowest = Math.min(this.best.cost, this.bound);
     return {
-      ...best.plan,
-      status: lowest >= best.bare ? 'proved' : 'bounded',
-      lowerBound: Math.max(0, lowest - best.plan.committedShipping),
+      ...this.best.plan,
+      status: lowest >= this.best.cost ? 'proved' : 'bounded',
+      lowerBound: Math.max(0, lowest - this.best.plan.committedShipping),
     };
   }
 
-  function report(doing: Progress['doing']): void {
-    const key = `${doing} ${best.bare} ${bound}`;
-    if (key !== last) tell({ plan: standing(), doing });
-    last = key;
+  private report(doing: Progress['doing']): void {
+    const key = `${doing} ${this.best.cost} ${this.bound}`;
+    if (key !== this.lastTold) this.tell({ plan: this.result(), doing });
+    this.lastTold = key;
   }
+}
 
-  /** The set of stores with the lowest bound is looked at first, its least known share first. */
-  function search(): void {
-    while (left() > 0.03) {
-      bound = Math.max(bound, Math.min(best.bare, ...standings.map(boundOf)));
-      if (bound >= best.bare) return;
-      const below = standings
-        .filter((set) => boundOf(set) < best.bare)
-        .sort((a, b) => boundOf(a) - boundOf(b));
-      const lowest = below.find(({ answers }) => answers.some(({ isDone }) => !isDone));
-      const found = below.find(({ answers, taken }) => costOf(answers) < taken);
-      if (found) {
-        takeFrom(found);
-        continue;
-      }
-      if (!lowest) {
-        // Only then what joins shares: a better plan leaves less to look through.
-        const unclosed = below.find(({ closed }) => closed === 0);
-        if (!unclosed) return;
-        close(unclosed);
-        continue;
-      }
-      const next = lowest.answers
-        .flatMap((answer, index) =>
-          answer.isDone ? [] : [{ answer, answerer: answerers[index] as SubproblemSolver }],
-        )
-        .reduce((a, b) => (step(b.answer) < step(a.answer) ? b : a));
-      report(next.answer.next === 'all' ? 'proof' : next.answer.next === 'pieces' ? 'better' : 'bound');
-      next.answerer.refine(next.answer);
-    }
-  }
-
-  function boundOf({ mode, answers, closed }: ScenarioState): number {
-    const exact = answers.reduce((sum, answer) => sum + answer.bound, 0);
-    return Math.max(closed, exact === Infinity ? Infinity : roundedLowerBound(exact, mode, known));
-  }
-
-  function takeFrom(set: ScenarioState): void {
-    const { answers } = set;
-    set.taken = costOf(answers);
-    const chosen = answers.map(({ times, values }, index): Chosen => ({
-      answerer: answerers[index] as SubproblemSolver,
-      times,
-      values,
-    }));
-    take(basketOf(chosen, known));
-  }
-
-  function take(found: Basket): void {
-    const plan = planOf(known, found);
-    const bare = bareCost(plan, found, known);
-    const isBetter = bare < best.bare || (bare === best.bare && tieOf(plan) < tieOf(best.plan));
-    if (isBetter && isCarried(plan, known.settings)) best = { plan, bare };
-  }
-
-  /** All shares are known: what is left between plan and bound is rounding at the till, and thresholds. */
-  function close(lowest: ScenarioState): void {
-    report('proof');
-    const closed = closeRoundingGap(lowest.mode, lowest.answers, answerers, known, solver, best.bare, left);
-    if (closed.basket) take(closed.basket);
-    lowest.closed = Math.max(1, closed.bound);
-  }
+const DOING: Record<NextStep, Progress['doing']> = {
+  relaxation: 'bound',
+  bound: 'bound',
+  heuristic: 'better',
+  exact: 'proof',
 };
+
+const STEPS: NextStep[] = ['relaxation', 'bound', 'heuristic', 'exact'];
+const stepOf = ({ next }: SubproblemState): number => STEPS.indexOf(next);
 
 const costOf = (answers: SubproblemState[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
 
@@ -164,11 +221,8 @@ const tieOf = ({ stores, buys }: Plan): number => {
   return stores.length + wood / (wood + 1e12);
 };
 
-const STEPS: SubproblemState['next'][] = ['parts', 'bound', 'pieces', 'all'];
-const step = ({ next }: SubproblemState): number => STEPS.indexOf(next);
-
 /** What a plan costs without its spare boards. */
-const bareCost = (plan: Plan, basket: Basket, input: CuttingProblem): number =>
+const costWithoutSpares = (plan: Plan, basket: Basket, input: CuttingProblem): number =>
   Object.keys(input.settings.spare ?? {}).length === 0
     ? planCost(plan)
     : planCost(assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket));

@@ -1,6 +1,5 @@
 import type { Ticks } from '../../units';
-import type { SawSettings } from '../model';
-import { slantOffset } from '../model';
+import { type SawSettings, slantOffset } from '../model';
 import { room } from '../heuristics/packBoards';
 import { gridOf, type Grid } from './grid';
 import { bestOf, fillTable, type Block, type Item, type Table } from './knapsack';

@@ -1,5 +1,4 @@
-import type { SawSettings } from '../model';
-import { fitsInCar, storeCutOf } from '../model';
+import { type SawSettings, fitsInCar, fitsPanel, storeCutOf } from '../model';
 import { drawBoard } from '../heuristics/drawBoard';
 import { drawPanel } from '../heuristics/drawPanel';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
@@ -21,4 +20,28 @@ export const isCarriable = (
     ? drawPanel({ stock, cutting }, settings)
     : drawBoard(filledWith(stock, pieces), settings);
   return storeCutOf({ ...stock, ...drawing }, settings) !== null;
+};
+
+/** What the corners of drawn pieces may be rounded by, in ticks. */
+const ROUNDING = 2;
+
+/** Whether all pieces of a pattern fit its board, those that may come out short as short as they may be. */
+export const fitsStock = (
+  { stock: place, counts, cutting }: Pattern,
+  { stocks, types }: CuttingInstance,
+  settings: SawSettings,
+): boolean => {
+  const stock = stocks[place];
+  if (!stock) return false;
+  if (cutting) return fitsPanel(cutting, stock, settings);
+  const pieces = counts.flatMap(([type, count]) => {
+    const part = types[type]?.part;
+    return part ? Array.from({ length: count }, () => boardPiece(part, settings)) : [];
+  });
+  const trim = settings.endTrim.ticks;
+  const drawn = drawBoard(filledWith(stock, pieces), settings);
+  // A slant is rounded to a tick at each end.
+  return drawn.pieces.every(({ outline }) =>
+    outline.every(([x]) => x >= trim - ROUNDING && x <= stock.length - trim + ROUNDING),
+  );
 };

@@ -21,6 +21,7 @@ export const boardsOf = (supply: StockSupply[], values: ArrayLike<number>): numb
     terms.reduce((sum, [column, boards]) => sum + boards * Math.round(values[column] ?? 0), owned),
   );
 
+/** A master whose boards are given, and which cuts as many pieces of them as it can. */
 export interface Filler {
   master: Master;
   into: (boards: number[]) => ColumnGenerationResult;
@@ -43,12 +44,12 @@ export const fillBoards = (
     cost: types.map(({ part, board }) => board?.size ?? part.length * part.width),
     lower: types.map(() => 0),
     upper: types.map(() => Infinity),
-    whole: types.map(() => false),
+    integer: types.map(() => false),
   };
   const scale = Math.max(...missing.cost, 1);
   missing.cost = missing.cost.map((cost) => cost / scale);
   const program = withPatternRows(missing, wood, [], 0);
-  const master = newMaster(solver, program, wood, pool, 0);
+  const master = newMaster(solver, program, wood, pool, { ownRows: 0, missing: null });
   const left = types.map(({ demand }) => demand);
   return {
     master,
@@ -60,6 +61,7 @@ export const fillBoards = (
   };
 };
 
+/** How often each pattern is cut in a solution whose pattern columns begin at `first`. */
 export const timesOf = (values: ArrayLike<number>, first: number, count: number): Times =>
   Array.from({ length: count }, (_, index): [number, number] => [
     index,
@@ -83,7 +85,7 @@ export const dive = (
 ): Times | null => {
   const fixed = new Map<number, number>();
   const barred = new Set<number>();
-  const { linear, firstPattern } = master;
+  const { linear, firstPattern, missing } = master;
   let turns = 0;
   let last: { pattern: number; before: number } | null = null;
   try {
@@ -91,7 +93,8 @@ export const dive = (
       const left = leftOf(fixed);
       const round = generateColumns(master, pool, wood, left, isLate, true);
       if (isLate()) return null;
-      if (round.objective === null || round.objective > limit) {
+      const isMissing = missing !== null && isAnyMissing(round.values, missing);
+      if (round.objective === null || round.objective > limit || isMissing) {
         if (!last || ++turns > MAX_TURNS) return null;
         // It was not that one: not more of it, then.
         setFixed(last.pattern, last.before);
@@ -142,4 +145,9 @@ export const dive = (
         left[type] = Math.max(0, (left[type] ?? 0) - count * times);
     return left;
   }
+};
+
+const isAnyMissing = (values: ArrayLike<number>, [first, last]: [number, number]): boolean => {
+  for (let column = first; column <= last; column++) if ((values[column] ?? 0) > 1e-6) return true;
+  return false;
 };

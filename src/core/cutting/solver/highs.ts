@@ -47,7 +47,7 @@ export interface Linear {
   end: () => void;
 }
 
-/** What the planner needs of a solver of linear and whole-numbered programs. */
+/** What the planner needs of a solver of linear and whole-numbered programs. Nothing of it throws: what fails finds nothing. */
 export interface Solver {
   linear: (program: Program) => Linear;
   /** `seconds` to stop after, `good` enough an objective to stop at once, `gap` that need not be closed. */
@@ -70,49 +70,11 @@ export const solverOf = (highs: Highs): Solver => {
   };
 
   return {
-    linear: (program) => {
-      const model = modelOf(program, false);
-      return {
-        solve: () => {
-          const { modelStatus } = model.run();
-          if (modelStatus !== OPTIMAL) return null;
-          const { colValue, rowDual } = model.getSolution();
-          return { objective: model.getObjectiveValue(), values: colValue, duals: rowDual };
-        },
-        addColumns: (columns) => {
-          if (columns.length === 0) return;
-          const starts = [0];
-          const indices: number[] = [];
-          const values: number[] = [];
-          for (const { terms } of columns) {
-            for (const [row, value] of terms) {
-              indices.push(row);
-              values.push(value);
-            }
-            starts.push(indices.length);
-          }
-          model.addCols({
-            cost: columns.map(({ cost }) => cost),
-            lower: columns.map(() => 0),
-            upper: columns.map(() => infinity),
-            matrix: {
-              format: 'csc',
-              numRows: program.rows.length,
-              numCols: columns.length,
-              starts,
-              indices,
-              values,
-            },
-          });
-        },
-        boundRow: (row, lower, upper) => model.changeRowBounds(row, finite(lower), finite(upper)),
-        boundColumn: (column, lower, upper) => model.changeColBounds(column, finite(lower), finite(upper)),
-        end: () => model.dispose(),
-      };
-    },
+    linear: (program) => keptModel(program, () => modelOf(program, false), finite),
     mip: (program, { seconds, good = -Infinity, gap = 0 }) => {
-      const model = modelOf(program, true);
+      let model: HighsModel | null = null;
       try {
+        model = modelOf(program, true);
         model.options.set({ time_limit: Math.max(0.02, seconds), mip_rel_gap: 0, mip_abs_gap: gap });
         const { modelStatus } = model.run({
           [MIP_INTERRUPT]: ({ data, interrupt }) => {
@@ -125,10 +87,113 @@ export const solverOf = (highs: Highs): Solver => {
         const objective = hasSolution ? model.getObjectiveValue() : Infinity;
         const bound = isInfeasible ? Infinity : Math.min(objective, Number(model.info.get('mip_dual_bound')));
         return { values: hasSolution ? model.getSolution().colValue : null, objective, bound, isInfeasible };
+      } catch {
+        // A solver that breaks off has found nothing and proved nothing.
+        return { values: null, objective: Infinity, bound: -Infinity, isInfeasible: false };
       } finally {
-        model.dispose();
+        model?.dispose();
       }
     },
+  };
+};
+
+type NewColumns = { cost: number; terms: [row: number, value: number][] }[];
+
+/** Ways to solve a linear program, one after the other where the one before breaks off. */
+const METHODS = [{}, { presolve: 'off' }, { solver: 'ipm' }] as const;
+
+/**
+ * A linear program that is kept while it is changed. What was changed is remembered: a model that breaks off ("excessive dual
+ * values") is built anew and solved another way, and only then given up.
+ */
+const keptModel = (program: Program, build: () => HighsModel, finite: (value: number) => number): Linear => {
+  const columns: NewColumns = [];
+  const rowBounds = new Map<number, [number, number]>();
+  const columnBounds = new Map<number, [number, number]>();
+  let model: HighsModel | null = null;
+  const current = (): HighsModel => (model ??= rebuilt());
+
+  function rebuilt(): HighsModel {
+    const made = build();
+    if (columns.length > 0) made.addCols(columnData(columns, program.rows.length, finite(Infinity)));
+    for (const [row, [lower, upper]] of rowBounds) made.changeRowBounds(row, finite(lower), finite(upper));
+    for (const [column, [lower, upper]] of columnBounds)
+      made.changeColBounds(column, finite(lower), finite(upper));
+    return made;
+  }
+
+  function drop(): void {
+    const broken = model;
+    model = null;
+    try {
+      broken?.dispose();
+    } catch {
+      // It broke off: there may be nothing left to free.
+    }
+  }
+
+  /** Does `change` to the model, which is built anew with it where it breaks off. */
+  function changing(change: (made: HighsModel) => void): void {
+    if (!model) return;
+    try {
+      change(model);
+    } catch {
+      drop();
+    }
+  }
+
+  return {
+    solve: () => {
+      for (const options of METHODS) {
+        try {
+          const made = current();
+          if (Object.keys(options).length > 0) made.options.set(options);
+          const { modelStatus } = made.run();
+          if (modelStatus === OPTIMAL) {
+            const { colValue, rowDual } = made.getSolution();
+            return { objective: made.getObjectiveValue(), values: colValue, duals: rowDual };
+          }
+          if (INFEASIBLE.includes(modelStatus)) return null;
+        } catch {
+          // The next way is tried.
+        }
+        drop();
+      }
+      return null;
+    },
+    addColumns: (added) => {
+      if (added.length === 0) return;
+      columns.push(...added);
+      changing((made) => made.addCols(columnData(added, program.rows.length, finite(Infinity))));
+    },
+    boundRow: (row, lower, upper) => {
+      rowBounds.set(row, [lower, upper]);
+      changing((made) => made.changeRowBounds(row, finite(lower), finite(upper)));
+    },
+    boundColumn: (column, lower, upper) => {
+      columnBounds.set(column, [lower, upper]);
+      changing((made) => made.changeColBounds(column, finite(lower), finite(upper)));
+    },
+    end: drop,
+  };
+};
+
+const columnData = (columns: NewColumns, numRows: number, infinity: number) => {
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  for (const { terms } of columns) {
+    for (const [row, value] of terms) {
+      indices.push(row);
+      values.push(value);
+    }
+    starts.push(indices.length);
+  }
+  return {
+    cost: columns.map(({ cost }) => cost),
+    lower: columns.map(() => 0),
+    upper: columns.map(() => infinity),
+    matrix: { format: 'csc', numRows, numCols: columns.length, starts, indices, values },
   };
 };
 

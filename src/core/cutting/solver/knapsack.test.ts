@@ -129,3 +129,35 @@ test('130 screws in packs of 50 and 100: one of each, though three of 50 hold as
   ).toBe(1500);
   expect(cheapestPacks(1, [])).toBeNull();
 });
+
+test('whatever the worths, small or huge, a pattern that is read back fits and is worth what the table says', () => {
+  const item = fc.record({
+    size: fc.integer({ min: 1, max: 40 }),
+    worth: fc.double({ min: 0, max: 3e7, noNaN: true }),
+    most: fc.nat(6),
+  });
+  const block = fc.record({ charge: fc.nat(10), items: fc.array(item, { minLength: 1, maxLength: 5 }) });
+  fc.assert(
+    fc.property(
+      fc.array(block, { minLength: 1, maxLength: 3 }),
+      fc.integer({ min: 1, max: 200 }),
+      (blocks, cells) => {
+        const table = fillTable(blocks, cells);
+        const counts = bestOf(table, cells);
+        let [used, worth] = [0, 0];
+        blocks.forEach(({ charge, items }, at) => {
+          const own = counts[at] ?? [];
+          if (own.some((count) => count > 0)) used += charge;
+          items.forEach(({ size, worth: each, most }, index) => {
+            expect(own[index] ?? 0).toBeLessThanOrEqual(most);
+            used += size * (own[index] ?? 0);
+            worth += each * (own[index] ?? 0);
+          });
+        });
+        expect(used).toBeLessThanOrEqual(cells);
+        const best = table.entry[0]?.[cells] ?? 0;
+        expect(Math.abs(worth - best)).toBeLessThanOrEqual(1e-9 * Math.max(1, best));
+      },
+    ),
+  );
+});

@@ -85,13 +85,16 @@ export const bestOf = ({ blocks, layers, entry }: Table, cells: number): number[
     const counts = items.map(() => 0);
     const after = entry[at + 1];
     const afterAt = after?.[cell] ?? 0;
-    if ((entry[at]?.[cell] ?? 0) <= afterAt + 1e-12) return counts;
+    if ((entry[at]?.[cell] ?? 0) <= afterAt + 1e-12 || charge > cell) return counts;
     cell -= charge;
     items.forEach(({ size, worth, most }, index) => {
       const later = layers[at]?.[index + 1] ?? after;
-      const goal = layers[at]?.[index]?.[cell] ?? 0;
-      let count = 0;
-      while (count < most && (later?.[cell - count * size] ?? 0) + count * worth < goal - 1e-9) count++;
+      // The count that brings most of those that fit: no tolerance decides what lies on a board.
+      let [best, count] = [-1, 0];
+      for (let tried = 0; tried <= most && tried * size <= cell; tried++) {
+        const sum = (later?.[cell - tried * size] ?? 0) + (worth > 0 ? tried * worth : 0);
+        if (sum > best + 1e-12 * Math.abs(best)) [best, count] = [sum, tried];
+      }
       counts[index] = count;
       cell -= count * size;
     });

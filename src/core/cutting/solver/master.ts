@@ -1,7 +1,7 @@
 import type { Linear, Solver } from './highs';
 import type { Program, Row, StockSupply } from './modelBuilder';
 import type { WoodInstance } from './subproblem';
-import type { CuttingInstance, Pattern } from './types';
+import type { CuttingInstance, Pattern, PatternGenerator } from './types';
 
 /** All patterns found so far, none twice. */
 export interface PatternPool {
@@ -23,7 +23,8 @@ export const newPatternPool = (isAllowed: (pattern: Pattern) => boolean): Patter
       const before = patterns.length;
       for (const pattern of more) {
         const key = keyOf(pattern);
-        if (known.has(key) || !isAllowed(pattern)) continue;
+        // A board that nothing is cut from is none.
+        if (pattern.counts.length === 0 || known.has(key) || !isAllowed(pattern)) continue;
         known.set(key, patterns.length);
         patterns.push(pattern);
       }
@@ -33,11 +34,15 @@ export const newPatternPool = (isAllowed: (pattern: Pattern) => boolean): Patter
   };
 };
 
+/** The columns for missing pieces, first and last; null: there are none. */
+export type MissingColumns = [first: number, last: number] | null;
+
 /** A linear program over the pool: rows for every type's demand and every stock's boards, after the rows it is made with. */
 export interface Master {
   linear: Linear;
   /** The first column of a pattern. */
   firstPattern: number;
+  missing: MissingColumns;
   demandRow: (type: number) => number;
   supplyRow: (stock: number) => number;
   /** Takes in what the pool has got since. */
@@ -75,25 +80,27 @@ const termsOf = ({ stock, counts }: Pattern, rows: number, types: number): Row['
   [rows + types + stock, -1],
 ];
 
+/** A master over the patterns of a pool; `ownRows`: the rows of the program before those of the patterns. */
 export const newMaster = (
   solver: Solver,
   program: Program,
-  cutup: CuttingInstance,
+  instance: CuttingInstance,
   pool: PatternPool,
-  ownRows: number,
+  { ownRows, missing }: { ownRows: number; missing: MissingColumns },
 ): Master => {
   const linear = solver.linear(program);
   let known = 0;
   return {
     linear,
     firstPattern: program.cost.length,
+    missing,
     demandRow: (type) => ownRows + type,
-    supplyRow: (stock) => ownRows + cutup.types.length + stock,
+    supplyRow: (stock) => ownRows + instance.types.length + stock,
     sync: () => {
       linear.addColumns(
         pool.patterns
           .slice(known)
-          .map((pattern) => ({ cost: 0, terms: termsOf(pattern, ownRows, cutup.types.length) })),
+          .map((pattern) => ({ cost: 0, terms: termsOf(pattern, ownRows, instance.types.length) })),
       );
       known = pool.patterns.length;
     },
@@ -102,7 +109,7 @@ export const newMaster = (
 
 /** More often than this a pattern only makes pieces that nobody wants. */
 export const mostTimes = ({ counts }: Pattern, types: CuttingInstance['types']): number =>
-  Math.max(...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count))));
+  Math.max(0, ...counts.map(([type, count]) => Math.ceil((types[type]?.demand ?? 0) / Math.max(1, count))));
 
 /** The same with whole patterns: for the solver of whole-numbered programs. */
 export const integerProgram = (
@@ -132,6 +139,7 @@ export interface CuttingPlane {
   rightHandSide: number;
 }
 
+/** What column generation came to. */
 export interface ColumnGenerationResult {
   /** Null: not even in parts to be met. */
   objective: number | null;
@@ -142,6 +150,40 @@ export interface ColumnGenerationResult {
   /** No pattern is missing: the objective is that over all patterns. */
   isComplete: boolean;
 }
+
+/** What cuts nothing off. */
+const NO_CUT: CuttingPlane = { stockValue: [], rightHandSide: 0 };
+
+/** One round of pricing: patterns with a negative reduced cost, and what no pattern of a stock is worth more than. */
+const priceAll = (
+  generators: PatternGenerator[],
+  {
+    itemDuals,
+    stockDuals,
+    left,
+    isWhole,
+  }: { itemDuals: Float64Array; stockDuals: Float64Array; left: number[]; isWhole: boolean },
+  stocks: number,
+  isLate: () => boolean,
+): { patterns: Pattern[]; stockValue: number[]; isInterrupted: boolean } => {
+  const stockValue = Array.from({ length: stocks }, () => 0);
+  const patterns: Pattern[] = [];
+  const offer = (pattern: Pattern): void => {
+    const value = pattern.counts.reduce((sum, [type, count]) => sum + count * (itemDuals[type] ?? 0), 0);
+    const asked = stockDuals[pattern.stock] ?? 0;
+    if (value > asked + 1e-7 * (1 + asked)) patterns.push(pattern);
+  };
+  for (const generator of generators) {
+    if (isLate()) return { patterns, stockValue, isInterrupted: true };
+    generator.price(itemDuals, left).forEach((priced, at) => {
+      const stock = generator.stocks[at] ?? 0;
+      stockValue[stock] = Math.max(stockValue[stock] ?? 0, priced.bound);
+      priced.patterns.forEach(offer);
+    });
+    if (isWhole && generator.isParted) generator.fill(itemDuals, left).forEach(offer);
+  }
+  return { patterns, stockValue, isInterrupted: false };
+};
 
 /**
  * Column generation (Gilmore and Gomory 1961): patterns that would make the program cheaper are added until there are
@@ -158,7 +200,7 @@ export const generateColumns = (
 ): ColumnGenerationResult => {
   const itemDuals = new Float64Array(types.length);
   const stockDuals = new Float64Array(stocks.length);
-  let cut: CuttingPlane = { stockValue: [], rightHandSide: 0 };
+  let cut: CuttingPlane = NO_CUT;
   for (;;) {
     master.sync();
     const solution = master.linear.solve();
@@ -168,29 +210,18 @@ export const generateColumns = (
     stocks.forEach(
       (_, stock) => (stockDuals[stock] = Math.max(0, solution.duals[master.supplyRow(stock)] ?? 0)),
     );
-    const stockValue = stocks.map(() => 0);
-    const found: Pattern[] = [];
-    const offer = (pattern: Pattern): void => {
-      const value = pattern.counts.reduce((sum, [type, count]) => sum + count * (itemDuals[type] ?? 0), 0);
-      const asked = stockDuals[pattern.stock] ?? 0;
-      if (value > asked + 1e-7 * (1 + asked)) found.push(pattern);
-    };
-    for (const space of generators) {
-      space.price(itemDuals, left).forEach((priced, at) => {
-        const stock = space.stocks[at] ?? 0;
-        stockValue[stock] = Math.max(stockValue[stock] ?? 0, priced.bound);
-        priced.patterns.forEach(offer);
-      });
-      if (isWhole && space.isParted) space.fill(itemDuals, left).forEach(offer);
-    }
-    cut = {
-      stockValue,
-      rightHandSide: types.reduce((sum, { demand }, type) => sum + (itemDuals[type] ?? 0) * demand, 0),
-    };
-    const isComplete = stocks.every(
-      (_, stock) => (stockValue[stock] ?? 0) <= (stockDuals[stock] ?? 0) * (1 + 1e-6) + 1e-6,
-    );
-    const added = pool.add(found);
+    const priced = priceAll(generators, { itemDuals, stockDuals, left, isWhole }, stocks.length, isLate);
+    // A cut of which not all stocks were priced would cut off plans.
+    cut = priced.isInterrupted
+      ? NO_CUT
+      : {
+          stockValue: priced.stockValue,
+          rightHandSide: types.reduce((sum, { demand }, type) => sum + (itemDuals[type] ?? 0) * demand, 0),
+        };
+    const isComplete =
+      !priced.isInterrupted &&
+      priced.stockValue.every((value, stock) => value <= (stockDuals[stock] ?? 0) * (1 + 1e-6) + 1e-6);
+    const added = pool.add(priced.patterns);
     if (isComplete || added === 0 || isLate())
       return {
         objective: solution.objective,

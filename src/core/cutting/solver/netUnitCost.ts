@@ -1,6 +1,5 @@
 import { decimals } from '../../units';
-import { netPriceFactor } from '../model';
-import type { CuttingProblem } from '../model';
+import { netPriceFactor, type CuttingProblem } from '../model';
 
 /** What the pocket pays for one purchase at a price, in the smallest coin, before rounding. */
 export const netUnitCost = (input: CuttingProblem): ((storeId: string, unitPrice: number) => number) => {

@@ -1,5 +1,4 @@
-import type { SawSettings } from '../model';
-import { least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
+import { type SawSettings, least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
 import { fillOnce } from './fillPanel';
 import { gridOf, type Grid } from './grid';
 import type {

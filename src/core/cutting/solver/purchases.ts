@@ -1,18 +1,19 @@
 import { leastCover } from './leastCover';
+import type { Deadline } from './deadline';
 import type { Solver } from './highs';
 import { cheapestPacks } from '../heuristics/packs';
 import { withFixedColumns, type Row } from './modelBuilder';
 import type { Subproblem } from './subproblem';
 
-/** Purchases by the columns of a share's program, what they cost, and what none can cost less than. */
+/** Purchases by the columns of a subproblem's program, what they cost, and what none can cost less than. */
 interface Bought {
   values: ArrayLike<number> | null;
   objective: number;
   bound: number;
 }
 
-/** Buys for a share, at some stores. */
-export interface Buyer {
+/** Buys for a subproblem, at some stores. */
+export interface Purchaser {
   /** The cheapest whole purchases that all cuts allow. */
   cheapest: (stores: Set<string>, cuts: Row[]) => Bought;
   /** The cheapest purchases that bring so many boards of each stock. */
@@ -27,8 +28,14 @@ export interface Buyer {
 /** Items of which more are wanted than this are left to the solver. */
 const MAX_BY_TABLE = 20_000;
 
-export const buyerOf = (share: Subproblem, solver: Solver, tolerance: number, left: () => number): Buyer => {
-  const { program, tags, supply } = share;
+/** Finds the cheapest purchases for a subproblem. `tolerance`: two costs this near are the same. */
+export const newPurchaser = (
+  subproblem: Subproblem,
+  solver: Solver,
+  tolerance: number,
+  { left }: Deadline,
+): Purchaser => {
+  const { program, tags, supply } = subproblem;
   const isPlain = tags.every(({ offer }) => offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
   const stores = new Map(tags.map(({ column, offer }) => [column, offer.storeId]));
   const isEndless = new Set(tags.filter(({ offer }) => offer.available === null).map(({ column }) => column));
@@ -57,7 +64,7 @@ export const buyerOf = (share: Subproblem, solver: Solver, tolerance: number, le
   const byTable = (open: Set<string>): Bought => {
     const sold = tags.filter(({ offer }) => open.has(offer.storeId));
     const way = cheapestPacks(
-      share.pieces,
+      subproblem.pieces,
       sold.map(({ column, offer }) => ({ pack: offer.pack, cost: costOf(column) })),
     );
     if (!way) return { values: null, objective: Infinity, bound: Infinity };
@@ -94,7 +101,7 @@ export const buyerOf = (share: Subproblem, solver: Solver, tolerance: number, le
     },
     item: (open) => {
       const isEasy =
-        isPlain && share.pieces <= MAX_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
+        isPlain && subproblem.pieces <= MAX_BY_TABLE && tags.every(({ column }) => isEndless.has(column));
       return isEasy
         ? byTable(open)
         : solver.mip(withFixedColumns(program, closed(open)), { seconds: Math.max(0.1, left() / 2), gap });

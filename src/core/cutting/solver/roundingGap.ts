@@ -2,6 +2,7 @@ import type { Basket } from '../heuristics/assemble';
 import type { CuttingProblem } from '../model';
 import type { SubproblemState, SubproblemSolver } from './subproblemSolver';
 import { basketOf, type Chosen } from './baskets';
+import type { Deadline } from './deadline';
 import type { MipResult, Solver } from './highs';
 import { mostTimes } from './master';
 import type { Program, Row } from './modelBuilder';
@@ -11,24 +12,24 @@ import type { Subproblem } from './subproblem';
 import type { Pattern } from './types';
 
 /**
- * With one set of stores and all shares known, the whole purchase as one program with rounding and thresholds at the till:
+ * With one set of stores and all subproblems known, the whole purchase as one program with rounding and thresholds at the till:
  * every pattern that can be part of a plan cheaper than `cost`, every share at its bound or more. What is found, and what
  * nothing with these stores can cost less than.
  */
 export const closeRoundingGap = (
-  mode: StoreScenario,
-  answers: SubproblemState[],
-  answerers: SubproblemSolver[],
+  scenario: StoreScenario,
+  states: SubproblemState[],
+  solvers: SubproblemSolver[],
   input: CuttingProblem,
   solver: Solver,
   cost: number,
-  left: () => number,
+  { left }: Deadline,
 ): { basket: Basket | null; bound: number } => {
-  const shares = answerers.map(({ share }) => share);
-  const { program, tagsOf } = roundingModel(input, shares, mode);
-  const least = answers.reduce((sum, { bound }) => sum + bound, 0);
+  const subproblems = solvers.map(({ subproblem }) => subproblem);
+  const { program, tagsOf } = roundingModel(input, subproblems, scenario);
+  const least = states.reduce((sum, { bound }) => sum + bound, 0);
   // What any one share may cost above its bound, in a plan that is a coin cheaper.
-  const spare = cost - 1 + mode.rounding - mode.trips - least;
+  const spare = cost - 1 + scenario.rounding - scenario.trips - least;
   if (spare < 0) return { basket: null, bound: cost };
   const cutoff: Row = {
     lower: -Infinity,
@@ -37,15 +38,18 @@ export const closeRoundingGap = (
       value === 0 ? [] : [[column, value]],
     ),
   };
-  const shareRows = answerers.map(({ share, cuts }, index): Row[] => {
-    const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
-    const answer = answers[index] as SubproblemState;
+  const shareRows = solvers.map(({ subproblem, cuts }, index): Row[] => {
+    const at = new Map(tagsOf(subproblem).map(({ column, own }) => [own, column]));
+    const state = states[index] as SubproblemState;
     return [
       ...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, at) })),
       {
-        lower: answer.bound * (1 - 1e-9),
-        upper: answer.bound + spare + 1e-6,
-        terms: share.tags.map(({ column }) => [at.get(column) ?? 0, share.program.cost[column] ?? 0]),
+        lower: state.bound * (1 - 1e-9),
+        upper: state.bound + spare + 1e-6,
+        terms: subproblem.tags.map(({ column }) => [
+          at.get(column) ?? 0,
+          subproblem.program.cost[column] ?? 0,
+        ]),
       },
     ];
   });
@@ -54,15 +58,15 @@ export const closeRoundingGap = (
   const inParts = linear.solve();
   linear.end();
   if (!inParts) return { basket: null, bound: cost };
-  const near = answerers.map((answerer, index) => {
-    const answer = answers[index] as SubproblemState;
-    return answerer.near(answer, answer.bound + spare);
+  const near = solvers.map((one, index) => {
+    const state = states[index] as SubproblemState;
+    return one.near(state, state.bound + spare);
   });
   const isAll = near.every((patterns) => patterns !== null);
   // Where not all patterns can be told, boards alone still say what it costs at the least; those found say what is good.
   const inBoards = isAll ? null : solve(near, left() / 2);
   if (inBoards && (inBoards.isInfeasible || inBoards.bound >= cost)) return { basket: null, bound: cost };
-  const patterns = answerers.map((answerer, index) => near[index] ?? answerer.patterns);
+  const patterns = solvers.map((one, index) => near[index] ?? one.patterns);
   const result = solve(patterns, isAll ? left() : left() / 2);
   const bound = inBoards?.bound ?? (result.isInfeasible ? cost : result.bound);
   return { basket: result.values && basketOf(chosen(patterns, result.values, result.first), input), bound };
@@ -76,9 +80,9 @@ export const closeRoundingGap = (
       integer: [...program.integer],
       rows: [...program.rows, cutoff],
     };
-    const first = answerers.map(({ share }, index) => {
+    const first = solvers.map(({ subproblem }, index) => {
       const begin = whole.cost.length;
-      addShare(whole, share, given[index] ?? null);
+      addShare(whole, subproblem, given[index] ?? null);
       whole.rows.push(...(shareRows[index] ?? []));
       return begin;
     });
@@ -86,12 +90,12 @@ export const closeRoundingGap = (
     return { ...found, bound: found.isInfeasible ? Infinity : Math.ceil(found.bound - 1e-4), first };
   }
 
-  function addShare(whole: Program, share: Subproblem, own: Pattern[] | null): void {
-    const at = new Map(tagsOf(share).map(({ column, own: place }) => [place, column]));
-    const { types, stocks } = share.wood;
+  function addShare(whole: Program, subproblem: Subproblem, own: Pattern[] | null): void {
+    const at = new Map(tagsOf(subproblem).map(({ column, own: place }) => [place, column]));
+    const { types, stocks } = subproblem.wood;
     // What is only bought; rows of tiers are there already.
     if (types.length === 0)
-      for (const row of share.program.rows)
+      for (const row of subproblem.program.rows)
         if (row.terms.every(([column]) => at.has(column)))
           whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
     if (!own) return;
@@ -115,10 +119,10 @@ export const closeRoundingGap = (
     );
     stocks.forEach((_, stock) =>
       whole.rows.push({
-        lower: -(share.supply[stock]?.owned ?? 0),
+        lower: -(subproblem.supply[stock]?.owned ?? 0),
         upper: Infinity,
         terms: [
-          ...asTerms(share.supply[stock]?.terms ?? [], at),
+          ...asTerms(subproblem.supply[stock]?.terms ?? [], at),
           ...own.flatMap((pattern, place): [number, number][] =>
             pattern.stock === stock ? [[begin + place, -1]] : [],
           ),
@@ -128,12 +132,12 @@ export const closeRoundingGap = (
   }
 
   function chosen(given: Pattern[][], values: ArrayLike<number>, first: number[]): Chosen[] {
-    return answerers.map(({ share }, index) => {
+    return solvers.map(({ subproblem }, index) => {
       const patterns = given[index] ?? [];
       const own: number[] = [];
-      for (const { column, own: place } of tagsOf(share)) own[place] = values[column] ?? 0;
+      for (const { column, own: place } of tagsOf(subproblem)) own[place] = values[column] ?? 0;
       return {
-        answerer: { share, patterns },
+        solver: { subproblem, patterns },
         times: timesOf(values, first[index] ?? 0, patterns.length),
         values: own,
       };

@@ -1,6 +1,5 @@
 import { decimals, toMicros, toMinor } from '../../units';
-import { taxAt } from '../model';
-import type { CuttingProblem, StoreTerms } from '../model';
+import { taxAt, type CuttingProblem, type StoreTerms } from '../model';
 import { newModelBuilder, type Program, type Terms } from './modelBuilder';
 import type { Subproblem } from './subproblem';
 
@@ -23,11 +22,12 @@ const MAX_MODES = 128;
 /** The sets of stores that may be used, shipping paid or free: together they are all plans. */
 export const storeScenarios = (input: CuttingProblem): StoreScenario[] => {
   const selling = input.stores.filter(({ id }) => input.offers.some(({ storeId }) => storeId === id));
-  const modes = selling.reduce<StoreScenario[]>(
-    (sets, store) => sets.flatMap((mode) => waysAt(store).map((way) => withStore(mode, store, way, input))),
+  const scenarios = selling.reduce<StoreScenario[]>(
+    (sets, store) =>
+      sets.flatMap((scenario) => waysAt(store).map((way) => withStore(scenario, store, way, input))),
     [{ stores: new Set(), free: new Set(), trips: 0, rounding: 0 }],
   );
-  if (modes.length <= MAX_MODES) return modes;
+  if (scenarios.length <= MAX_MODES) return scenarios;
   const all = new Set(selling.map(({ id }) => id));
   return [
     {
@@ -50,17 +50,17 @@ const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): ('not' | 'pa
 };
 
 const withStore = (
-  mode: StoreScenario,
+  scenario: StoreScenario,
   store: StoreTerms,
   way: 'not' | 'paying' | 'free',
   input: CuttingProblem,
 ): StoreScenario => {
-  if (way === 'not') return mode;
+  if (way === 'not') return scenario;
   return {
-    stores: new Set([...mode.stores, store.id]),
-    free: way === 'free' ? new Set([...mode.free, store.id]) : mode.free,
-    trips: mode.trips + store.trip + (way === 'paying' ? (store.shipping?.fee ?? 0) : 0),
-    rounding: mode.rounding + roundingAt(store, input),
+    stores: new Set([...scenario.stores, store.id]),
+    free: way === 'free' ? new Set([...scenario.free, store.id]) : scenario.free,
+    trips: scenario.trips + store.trip + (way === 'paying' ? (store.shipping?.fee ?? 0) : 0),
+    rounding: scenario.rounding + roundingAt(store, input),
   };
 };
 
@@ -92,41 +92,43 @@ export const roundedLowerBound = (
   return least + toMinor(Math.round(toMicros(least, input.currency) * rate), input.currency) + trips;
 };
 
-/** The whole purchase as one program over all shares. */
+/** The whole purchase as one program over all subproblems. */
 export interface RoundingModel {
   program: Program;
   /** The columns of a share's purchases here, and in its own program. */
-  tagsOf: (share: Subproblem) => { column: number; own: number }[];
+  tagsOf: (subproblem: Subproblem) => { column: number; own: number }[];
 }
 
 /**
  * Goods g and tax t of each store in the smallest coin, rounded half up once a store as `assemble` does, over the
- * purchases y of all shares, and the trips of the mode. Cost: what leaves the pocket.
+ * purchases y of all subproblems, and the trips of the scenario. Cost: what leaves the pocket.
  */
 export const roundingModel = (
   input: CuttingProblem,
-  shares: Subproblem[],
-  mode: StoreScenario,
+  subproblems: Subproblem[],
+  scenario: StoreScenario,
 ): RoundingModel => {
   const coin = 10 ** (6 - decimals(input.currency));
   const { program, tags, column, row, purchase } = newModelBuilder();
   const columns = new Map<Subproblem, { column: number; own: number }[]>();
-  for (const share of shares) {
+  for (const subproblem of subproblems) {
     const before = tags.length;
-    for (const offer of share.offers) purchase(offer, share.pieces, () => 0);
+    for (const offer of subproblem.offers) purchase(offer, subproblem.pieces, () => 0);
     columns.set(
-      share,
-      tags.slice(before).map((tag, index) => ({ column: tag.column, own: share.tags[index]?.column ?? 0 })),
+      subproblem,
+      tags
+        .slice(before)
+        .map((tag, index) => ({ column: tag.column, own: subproblem.tags[index]?.column ?? 0 })),
     );
   }
-  for (const tag of tags) if (!mode.stores.has(tag.offer.storeId)) program.upper[tag.column] = 0;
+  for (const tag of tags) if (!scenario.stores.has(tag.offer.storeId)) program.upper[tag.column] = 0;
   for (const store of input.stores) storeRows(store);
-  column(mode.trips, 1, 1);
-  return { program, tagsOf: (share) => columns.get(share) ?? [] };
+  column(scenario.trips, 1, 1);
+  return { program, tagsOf: (subproblem) => columns.get(subproblem) ?? [] };
 
   function storeRows(store: StoreTerms): void {
     const own = tags.filter(({ offer }) => offer.storeId === store.id);
-    if (own.length === 0 || !mode.stores.has(store.id)) return;
+    if (own.length === 0 || !scenario.stores.has(store.id)) return;
     const goods = column(1, 0, Infinity);
     const costs = own.map(({ column: made, unitPrice }): [number, number] => [
       made,
@@ -147,7 +149,7 @@ export const roundingModel = (
     }
     const freeFrom = store.shipping?.freeFrom ?? 0;
     // Rounded half up it reaches the sum.
-    if (mode.free.has(store.id)) row(costs, freeFrom - 0.5, Infinity);
+    if (scenario.free.has(store.id)) row(costs, freeFrom - 0.5, Infinity);
   }
 };
 

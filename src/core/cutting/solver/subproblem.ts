@@ -1,17 +1,20 @@
 import { disjointSets } from '../../disjointSets';
 import type { Ticks } from '../../units';
-import type { Offer } from '../model';
-import type { Item } from '../model';
-import { allows } from '../model';
+import {
+  type Offer,
+  type Item,
+  allows,
+  netPricing,
+  useOf,
+  waysOn,
+  type CuttingProblem,
+  wantedItems,
+  stocksOf,
+  type Stock,
+} from '../model';
 import { nameKey } from '../../nameKey';
-import { netPricing } from '../model';
-import { useOf } from '../model';
-import { waysOn } from '../model';
-import type { CuttingProblem } from '../model';
-import { wantedItems } from '../model';
 import { boardPiece } from '../heuristics/packBoards';
-import { stocksOf, type Stock } from '../model';
-import { isCarriable } from './carriable';
+import { fitsStock, isCarriable } from './carriable';
 import { crosscuts } from './boardPatterns';
 import { panels } from './panelPatterns';
 import { newModelBuilder, type Program, type StockSupply, type TierColumn } from './modelBuilder';
@@ -29,31 +32,31 @@ export interface Subproblem {
   wood: WoodInstance;
   offers: Offer[];
   pieces: number;
-  /** Its purchases as a program: the cost is what the pocket pays, before rounding. */
+  /** Its purchases as a program: the cost is what the unitCost pays, before rounding. */
   program: Program;
   tags: TierColumn[];
   supply: StockSupply[];
   kerf: Ticks;
-  /** Whether boards that are cut so can be brought home. */
-  isCarriable: (pattern: Pattern) => boolean;
+  /** Whether a pattern fits its board, and the board can be brought home. */
+  isAllowed: (pattern: Pattern) => boolean;
 }
 
-/** All shares of an input. */
+/** All subproblems of a problem. */
 export const subproblemsOf = (input: CuttingProblem): Subproblem[] => [
-  ...woodsOf(input).map((wood) => woodShare(wood, input)),
-  ...itemShares(input),
+  ...woodsOf(input).map((wood) => woodSubproblem(wood, input)),
+  ...itemSubproblems(input),
 ];
 
 const NO_WOOD: WoodInstance = { types: [], stocks: [], generators: [] };
 
-const woodShare = (wood: WoodInstance, input: CuttingProblem): Subproblem => {
+const woodSubproblem = (wood: WoodInstance, input: CuttingProblem): Subproblem => {
   const { program, tags, purchase } = newModelBuilder();
-  const pocket = netUnitCost(input);
+  const unitCost = netUnitCost(input);
   const pieces = wood.types.reduce((sum, { demand }) => sum + demand, 0);
   const supply = wood.stocks.map(({ offers, ownedCount }): StockSupply => ({
     owned: ownedCount,
     terms: offers.flatMap((offer) =>
-      purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
+      purchase(offer, pieces, (price) => unitCost(offer.storeId, price)).map((column): [number, number] => [
         column,
         offer.pack,
       ]),
@@ -67,18 +70,19 @@ const woodShare = (wood: WoodInstance, input: CuttingProblem): Subproblem => {
     tags,
     supply,
     kerf: input.settings.kerf.ticks,
-    isCarriable: (pattern) => isCarriable(pattern, wood, input.settings),
+    isAllowed: (pattern) =>
+      fitsStock(pattern, wood, input.settings) && isCarriable(pattern, wood, input.settings),
   };
 };
 
-const itemShares = (input: CuttingProblem): Subproblem[] => {
-  const pocket = netUnitCost(input);
+const itemSubproblems = (input: CuttingProblem): Subproblem[] => {
+  const unitCost = netUnitCost(input);
   return wantedItems(input).flatMap(({ pieces, offers }): Subproblem[] => {
     if (pieces <= 0) return [];
     const { program, tags, row, purchase } = newModelBuilder();
     row(
       offers.flatMap((offer) =>
-        purchase(offer, pieces, (price) => pocket(offer.storeId, price)).map((column): [number, number] => [
+        purchase(offer, pieces, (price) => unitCost(offer.storeId, price)).map((column): [number, number] => [
           column,
           offer.pack,
         ]),
@@ -86,7 +90,7 @@ const itemShares = (input: CuttingProblem): Subproblem[] => {
       pieces,
       Infinity,
     );
-    return [{ wood: NO_WOOD, offers, pieces, program, tags, supply: [], kerf: 0, isCarriable: () => true }];
+    return [{ wood: NO_WOOD, offers, pieces, program, tags, supply: [], kerf: 0, isAllowed: () => true }];
   });
 };
 

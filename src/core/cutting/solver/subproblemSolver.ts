@@ -1,232 +1,289 @@
-import { buyerOf } from './purchases';
+import { isLate as isTimeUp, type Deadline } from './deadline';
+import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './dive';
 import { cutRow, faceCut } from './cuttingPlanes';
-import { sequentialValueCorrection } from './sequentialValueCorrection';
 import type { Solver } from './highs';
 import {
   generateColumns,
+  integerProgram,
   newMaster,
   newPatternPool,
   withPatternRows,
-  integerProgram,
   type ColumnGenerationResult,
   type Master,
   type PatternPool,
 } from './master';
 import { withFixedColumns, type Program, type Row } from './modelBuilder';
-import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './dive';
+import { newPurchaser, type Purchaser } from './purchases';
+import { sequentialValueCorrection } from './sequentialValueCorrection';
 import type { Subproblem } from './subproblem';
 import type { Pattern } from './types';
 
-/** What a share costs when some stores may be used, as far as it is known. Costs in the smallest coin, before rounding. */
+/** What is tried next for a subproblem: the linear relaxation, a bound of whole purchases, whole patterns, all near patterns. */
+export type NextStep = 'relaxation' | 'bound' | 'heuristic' | 'exact';
+
+/** What a subproblem costs when some stores may be used, as far as it is known. Costs in the smallest coin, before rounding. */
 export interface SubproblemState {
   stores: Set<string>;
-  /** It costs no less. */
+  /** It costs no less. Infinite: it cannot be made from these stores. */
   bound: number;
-  /** The best that was found; infinite: nothing yet. */
+  /** The incumbent's cost; infinite: there is none yet. */
   cost: number;
   times: Times;
-  /** Purchases, by the columns of the share's program. */
+  /** Purchases, by the columns of the subproblem's program. */
   values: ArrayLike<number>;
   /** Nothing more can be found out about it here. */
   isDone: boolean;
-  /** What is tried next. */
-  next: 'parts' | 'bound' | 'pieces' | 'all';
+  next: NextStep;
 }
 
-/** Finds out what a share costs, for any set of stores, a step at a time. */
-export interface SubproblemSolver {
-  share: Subproblem;
-  patterns: Pattern[];
-  /** What is known so far for these stores. */
-  answer: (stores: Set<string>) => SubproblemState;
-  /** Finds out more. */
-  refine: (answer: SubproblemState) => void;
-  /** Tells of a way that was found elsewhere. */
-  suggest: (patterns: Pattern[]) => void;
-  /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
-  near: (answer: SubproblemState, cost: number) => Pattern[] | null;
-  cuts: Row[];
-  end: () => void;
-}
-
-/** Less missing than this is nothing: the boards hold all pieces. */
-const FULL = 1e-7;
-/** So many times what is bought is bettered before whole patterns are looked for. */
-const MAX_ROUNDS = 40;
-/** So many dives for pieces on the boards that must be bought at the least. */
+/** Feasibility tolerance on the sizes of missing pieces, on a scale of the largest. */
+const MISSING_TOLERANCE = 1e-7;
+/** A piece counts as missing from this share on. */
+const PIECE_TOLERANCE = 1e-6;
+/** So many purchases are looked at for a better bound. */
+const MAX_BOUND_ROUNDS = 40;
+/** So many dives are made on the boards of the cheapest purchase. */
 const MAX_DIVES = 6;
 /** Patterns near the bound that are handed to the solver together. */
 const MAX_NEAR = 12_000;
+/** A missing piece costs so many times the dearest purchase; raised by the same where pieces are still missing. */
+const PENALTY_FACTOR = 20;
+/** How often the penalty is raised before pieces that are still missing count as impossible. */
+const MAX_PENALTY_RAISES = 2;
+/** The heuristic and the dives leave this share of the time to what comes after. */
+const SHARE_LEFT = 0.6;
 
-/** Finds out what a share costs. `tolerance`: two costs this near are the same. `left`: seconds that are left. */
-export const newSubproblemSolver = (
-  share: Subproblem,
-  solver: Solver,
-  tolerance: number,
-  left: () => number,
-): SubproblemSolver => {
-  const { wood, program, tags, supply } = share;
-  const pool: PatternPool = newPatternPool(share.isCarriable);
-  const cuts: Row[] = [];
-  const byFace = faceCut(share);
-  if (byFace) cuts.push(byFace);
-  const answers = new Map<string, SubproblemState>();
-  const isLate = () => left() <= 0.03;
-  const own = program.rows.length;
-  const all = wood.types.map(({ demand }) => demand);
-  const buyer = buyerOf(share, solver, tolerance, left);
-  const isParted = wood.generators.some((space) => space.isParted);
-  const dearest = 1e4 * Math.max(1, ...program.cost);
-  let master: Master | null = null;
-  let filler: Filler | null = null;
-  const roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
+/** Solves a subproblem for any set of stores, a step at a time. Keeps its patterns, its master and what it knows of each set. */
+export class SubproblemSolver {
+  /** Rows that every whole solution meets. */
+  readonly cuts: Row[] = [];
+  private readonly pool: PatternPool;
+  private readonly states = new Map<string, SubproblemState>();
+  private readonly roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
+  private readonly purchaser: Purchaser;
+  private readonly isParted: boolean;
+  private penalty: number;
+  private raises = 0;
+  private master: Master | null = null;
+  private filler: Filler | null = null;
 
-  const steps: Record<SubproblemState['next'], (answer: SubproblemState) => void> = {
-    parts: (answer) => {
-      const root = rootOf(answer);
-      addCut(root);
-      if (root.isComplete && isShort(root)) answer.bound = Infinity;
-      else if (root.isComplete && root.objective !== null)
-        answer.bound = Math.max(answer.bound, root.objective * (1 - 1e-9));
-      answer.next = 'bound';
-    },
-    bound: (answer) => {
-      raiseBound(answer);
-      answer.next = 'pieces';
-    },
-    pieces: (answer) => {
-      if (isParted) fillInTurn(answer);
-      if (isKnown(answer)) return;
-      const end = left() * 0.6;
-      setStores(answer);
-      const times = dive(
-        masterOf(),
-        wood,
-        pool,
-        Math.min(answer.cost - tolerance, dearest / 2),
-        () => isLate() || left() < end,
-      );
-      if (times) buy(answer, times);
-      if (!isKnown(answer)) solveOver(answer, Math.min(left() / 3, 4), false);
-      answer.next = 'all';
-    },
-    all: (answer) => {
-      const near = nearTo(answer, answer.cost - tolerance);
-      if (near) {
-        pool.add(near);
-        solveOver(answer, left() * 0.8, true);
-      }
-      answer.isDone = true;
-    },
-  };
-
-  return {
-    share,
-    cuts,
-    patterns: pool.patterns,
-    answer: (stores) => {
-      const allowed = new Set(share.offers.map(({ storeId }) => storeId).filter((id) => stores.has(id)));
-      const key = [...allowed].sort().join('|');
-      const held = answers.get(key) ?? {
-        stores: allowed,
-        bound: 0,
-        cost: Infinity,
-        times: [],
-        values: [],
-        isDone: false,
-        next: 'parts',
-      };
-      answers.set(key, held);
-      return held;
-    },
-    refine: (answer) => {
-      if (wood.types.length === 0) buyItem(answer);
-      else steps[answer.next](answer);
-      if (isKnown(answer)) answer.isDone = true;
-    },
-    suggest: (patterns) => void pool.add(patterns),
-    near: (answer, cost) => (wood.types.length === 0 ? [] : nearTo(answer, cost)),
-    end: () => {
-      master?.linear.end();
-      filler?.end();
-    },
-  };
-
-  /** Whether pieces are missing in a solution of the linear program. */
-  function isShort({ values }: ColumnGenerationResult): boolean {
-    return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > 1e-6);
+  /** `tolerance`: two costs this near are the same. */
+  constructor(
+    readonly subproblem: Subproblem,
+    private readonly solver: Solver,
+    private readonly tolerance: number,
+    private readonly deadline: Deadline,
+  ) {
+    this.pool = newPatternPool(subproblem.isAllowed);
+    this.purchaser = newPurchaser(subproblem, solver, tolerance, deadline);
+    this.isParted = subproblem.wood.generators.some((generator) => generator.isParted);
+    this.penalty = PENALTY_FACTOR * Math.max(1, ...subproblem.program.cost);
+    const byFace = faceCut(subproblem);
+    if (byFace) this.cuts.push(byFace);
   }
 
-  function isKnown({ bound, cost }: SubproblemState): boolean {
-    return bound === Infinity || cost - bound <= tolerance;
+  /** All patterns found so far. */
+  get patterns(): Pattern[] {
+    return this.pool.patterns;
+  }
+
+  /** What is known so far for these stores. */
+  stateFor(stores: Set<string>): SubproblemState {
+    const allowed = new Set(
+      this.subproblem.offers.map(({ storeId }) => storeId).filter((id) => stores.has(id)),
+    );
+    const key = [...allowed].sort().join('|');
+    const held = this.states.get(key) ?? {
+      stores: allowed,
+      bound: 0,
+      cost: Infinity,
+      times: [],
+      values: [],
+      isDone: false,
+      next: 'relaxation' as const,
+    };
+    this.states.set(key, held);
+    return held;
+  }
+
+  /** Takes the next step for a set of stores. */
+  refine(state: SubproblemState): void {
+    if (this.subproblem.wood.types.length === 0) this.buyItem(state);
+    else this.take(state);
+    if (this.isKnown(state)) state.isDone = true;
+  }
+
+  /** Tells of patterns that were found elsewhere; those that do not fit are refused. */
+  suggest(patterns: Pattern[]): void {
+    this.pool.add(patterns);
+  }
+
+  /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
+  near(state: SubproblemState, cost: number): Pattern[] | null {
+    return this.subproblem.wood.types.length === 0 ? [] : this.nearTo(state, cost);
+  }
+
+  /** Frees what the solver holds. */
+  dispose(): void {
+    this.master?.linear.end();
+    this.filler?.end();
+    this.master = null;
+    this.filler = null;
+  }
+
+  private take(state: SubproblemState): void {
+    switch (state.next) {
+      case 'relaxation':
+        this.relax(state);
+        state.next = 'bound';
+        return;
+      case 'bound':
+        this.raiseBound(state);
+        state.next = 'heuristic';
+        return;
+      case 'heuristic':
+        this.lookForPatterns(state);
+        state.next = 'exact';
+        return;
+      case 'exact':
+        this.solveExactly(state);
+        state.isDone = true;
+    }
+  }
+
+  private isLate(): boolean {
+    return isTimeUp(this.deadline);
+  }
+
+  private isKnown({ bound, cost }: SubproblemState): boolean {
+    return bound === Infinity || cost - bound <= this.tolerance;
+  }
+
+  private relax(state: SubproblemState): void {
+    let root = this.rootOf(state);
+    while (root.isComplete && this.isShort(root) && this.raises < MAX_PENALTY_RAISES) {
+      this.raisePenalty();
+      this.roots.delete(state);
+      root = this.rootOf(state);
+    }
+    this.addCut(root);
+    if (!root.isComplete) return;
+    if (this.isShort(root)) state.bound = Infinity;
+    else if (root.objective !== null) state.bound = Math.max(state.bound, root.objective * (1 - 1e-9));
+  }
+
+  /** Missing pieces are dearer from now on: the master is made anew, with all patterns of the pool. */
+  private raisePenalty(): void {
+    this.raises++;
+    this.penalty *= PENALTY_FACTOR;
+    this.master?.linear.end();
+    this.master = null;
+  }
+
+  /** Whether pieces are missing in a solution of the linear program. */
+  private isShort({ values }: ColumnGenerationResult): boolean {
+    const { wood, program } = this.subproblem;
+    return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > PIECE_TOLERANCE);
+  }
+
+  private lookForPatterns(state: SubproblemState): void {
+    if (this.isParted) this.fillOneByOne(state);
+    if (this.isKnown(state)) return;
+    const end = this.deadline.left() * SHARE_LEFT;
+    this.setStores(state);
+    const times = dive(
+      this.masterOf(),
+      this.subproblem.wood,
+      this.pool,
+      state.cost - this.tolerance,
+      () => this.isLate() || this.deadline.left() < end,
+    );
+    if (times) this.buy(state, times);
+    if (!this.isKnown(state)) this.solveOver(state, Math.min(this.deadline.left() / 3, 4), false);
+  }
+
+  private solveExactly(state: SubproblemState): void {
+    const near = this.nearTo(state, state.cost - this.tolerance);
+    if (!near) return;
+    this.pool.add(near);
+    this.solveOver(state, this.deadline.left() * 0.8, true);
   }
 
   /** Panels filled one after the other: a program finds whole ones only among patterns that are there. */
-  function fillInTurn(answer: SubproblemState): void {
-    const end = left() * 0.6;
-    const worth = rootOf(answer).itemDuals;
+  private fillOneByOne(state: SubproblemState): void {
+    const { supply, program, wood } = this.subproblem;
+    const end = this.deadline.left() * SHARE_LEFT;
+    const duals = this.rootOf(state).itemDuals;
     const prices = supply.map(({ terms, owned }) =>
       Math.min(
         owned > 0 ? 1e-3 : Infinity,
         ...terms
-          .filter(([column]) => answer.stores.has(buyer.storeOf(column)))
+          .filter(([column]) => state.stores.has(this.purchaser.storeOf(column)))
           .map(([column, boards]) => (program.cost[column] ?? 0) / boards),
       ),
     );
-    for (const times of sequentialValueCorrection(
-      wood,
-      pool,
-      worth,
-      prices,
-      () => isLate() || left() < end || isKnown(answer),
-    ))
-      buy(answer, times);
+    const isOver = () => this.isLate() || this.deadline.left() < end || this.isKnown(state);
+    for (const times of sequentialValueCorrection(wood, this.pool, duals, prices, isOver))
+      this.buy(state, times);
   }
 
-  function masterOf(): Master {
-    master ??= newMaster(
-      solver,
-      withPatternRows(withMissing(), wood, supply, program.cost.length),
+  private masterOf(): Master {
+    const { wood, supply, program } = this.subproblem;
+    this.master ??= newMaster(
+      this.solver,
+      withPatternRows(this.withMissing(), wood, supply, program.cost.length),
       wood,
-      pool,
-      own,
+      this.pool,
+      {
+        ownRows: program.rows.length,
+        missing: [program.cost.length, program.cost.length + wood.types.length - 1],
+      },
     );
-    return master;
+    return this.master;
   }
 
-  /** The program with pieces that are missing, dearer than any: patterns for some stores may have to be found first. */
-  function withMissing(): Program {
-    const { types } = wood;
+  /** The program with columns for missing pieces: patterns for some stores may have to be found first. */
+  private withMissing(): Program {
+    const { program, wood } = this.subproblem;
     return {
       ...program,
-      cost: [...program.cost, ...types.map(() => dearest)],
-      lower: [...program.lower, ...types.map(() => 0)],
-      upper: [...program.upper, ...types.map(() => Infinity)],
-      integer: [...program.integer, ...types.map(() => false)],
+      cost: [...program.cost, ...wood.types.map(() => this.penalty)],
+      lower: [...program.lower, ...wood.types.map(() => 0)],
+      upper: [...program.upper, ...wood.types.map(() => Infinity)],
+      integer: [...program.integer, ...wood.types.map(() => false)],
     };
   }
 
-  function setStores(answer: SubproblemState): void {
-    const { linear } = masterOf();
+  private setStores(state: SubproblemState): void {
+    const { linear } = this.masterOf();
+    const { tags, program } = this.subproblem;
     for (const { column, offer } of tags)
-      linear.boundColumn(column, 0, answer.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
+      linear.boundColumn(column, 0, state.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
   }
 
-  /** The linear program over all patterns, with the answer's stores. */
-  function rootOf(answer: SubproblemState): ColumnGenerationResult {
-    const held = roots.get(answer);
+  /** The linear program over all patterns, with the stores of the state. */
+  private rootOf(state: SubproblemState): ColumnGenerationResult {
+    const held = this.roots.get(state);
     if (held) return held;
-    setStores(answer);
+    this.setStores(state);
+    const { wood } = this.subproblem;
     // Cut both ways, patterns take long to find; the time is better spent on whole ones.
-    const end = isParted ? left() * 0.6 : 0;
-    const root = generateColumns(masterOf(), pool, wood, all, () => isLate() || left() < end);
-    roots.set(answer, root);
+    const end = this.isParted ? this.deadline.left() * SHARE_LEFT : 0;
+    const demand = wood.types.map((type) => type.demand);
+    const root = generateColumns(
+      this.masterOf(),
+      this.pool,
+      wood,
+      demand,
+      () => this.isLate() || this.deadline.left() < end,
+    );
+    this.roots.set(state, root);
     return root;
   }
 
-  function addCut({ cut }: ColumnGenerationResult): boolean {
-    const row = cutRow(cut, supply);
-    if (row) cuts.push(row);
+  private addCut({ cut }: ColumnGenerationResult): boolean {
+    const row = cutRow(cut, this.subproblem.supply);
+    if (row) this.cuts.push(row);
     return row !== null;
   }
 
@@ -234,97 +291,104 @@ export const newSubproblemSolver = (
    * Whole purchases that the cuts allow, cheapest first; boards that cannot hold all pieces even in parts give another cut.
    * What is left are the cheapest purchases whose boards can: their cost is a bound, and pieces are tried on them first.
    */
-  function raiseBound(answer: SubproblemState): void {
-    for (let round = 0; round < MAX_ROUNDS && !isLate(); round++) {
-      const result = buyer.cheapest(answer.stores, cuts);
-      answer.bound = Math.max(answer.bound, result.bound);
-      if (!result.values || answer.cost - answer.bound <= tolerance) return;
-      filler ??= fillBoards(solver, wood, pool, isLate);
-      const filled = filler.into(boardsOf(supply, result.values));
-      if (filled.objective === null || isLate()) return;
-      if (filled.objective >= FULL) {
-        if (!filled.isComplete || !addCut(filled)) return;
+  private raiseBound(state: SubproblemState): void {
+    const { wood, supply } = this.subproblem;
+    for (let round = 0; round < MAX_BOUND_ROUNDS && !this.isLate(); round++) {
+      const result = this.purchaser.cheapest(state.stores, this.cuts);
+      state.bound = Math.max(state.bound, result.bound);
+      if (!result.values || state.cost - state.bound <= this.tolerance) return;
+      this.filler ??= fillBoards(this.solver, wood, this.pool, () => this.isLate());
+      const filled = this.filler.into(boardsOf(supply, result.values));
+      if (filled.objective === null || this.isLate()) return;
+      if (filled.objective >= MISSING_TOLERANCE) {
+        if (!filled.isComplete || !this.addCut(filled)) return;
         continue;
       }
-      const end = left() * 0.5;
-      const isOver = () => isLate() || left() < end;
-      // Each dive leaves patterns behind that lead the next another way.
-      for (let dives = 0; dives < MAX_DIVES && !isOver(); dives++) {
-        const times = dive(filler.master, wood, pool, FULL, isOver);
-        if (times) return take(answer, times, result.values, result.objective);
-      }
+      this.diveOn(state, this.filler, result);
       return;
     }
   }
 
-  /** Takes whole patterns, at the cheapest purchases that bring their boards. */
-  function buy(answer: SubproblemState, times: Times): void {
-    const boards = wood.stocks.map(() => 0);
+  /** Whole patterns on the boards of a purchase; each dive leaves patterns behind that lead the next another way. */
+  private diveOn(
+    state: SubproblemState,
+    filler: Filler,
+    { values, objective }: { values: ArrayLike<number> | null; objective: number },
+  ): void {
+    const end = this.deadline.left() * 0.5;
+    const isOver = () => this.isLate() || this.deadline.left() < end;
+    for (let dives = 0; dives < MAX_DIVES && !isOver(); dives++) {
+      const times = dive(filler.master, this.subproblem.wood, this.pool, MISSING_TOLERANCE, isOver);
+      if (times && values) return this.keep(state, times, values, objective);
+    }
+  }
+
+  /** Keeps whole patterns, at the cheapest purchases that bring their boards. */
+  private buy(state: SubproblemState, times: Times): void {
+    const boards = this.subproblem.wood.stocks.map(() => 0);
     for (const [pattern, count] of times) {
-      const stock = pool.patterns[pattern]?.stock ?? 0;
+      const stock = this.pool.patterns[pattern]?.stock ?? 0;
       boards[stock] = (boards[stock] ?? 0) + count;
     }
-    const { values, objective } = buyer.boards(answer.stores, boards);
-    if (values) take(answer, times, values, objective);
+    const { values, objective } = this.purchaser.boards(state.stores, boards);
+    if (values) this.keep(state, times, values, objective);
   }
 
-  function buyItem(answer: SubproblemState): void {
-    const { values, objective, bound } = buyer.item(answer.stores);
-    answer.bound = Math.max(answer.bound, bound);
-    if (values) take(answer, [], values, objective);
-    answer.isDone = true;
+  private buyItem(state: SubproblemState): void {
+    const { values, objective, bound } = this.purchaser.item(state.stores);
+    state.bound = Math.max(state.bound, bound);
+    if (values) this.keep(state, [], values, objective);
+    state.isDone = true;
   }
 
-  function take(answer: SubproblemState, times: Times, values: ArrayLike<number>, cost: number): void {
-    if (cost >= answer.cost - 1e-6) return;
-    Object.assign(answer, { times, values, cost });
+  private keep(state: SubproblemState, times: Times, values: ArrayLike<number>, cost: number): void {
+    if (cost >= state.cost - 1e-6) return;
+    state.times = times;
+    state.values = values;
+    state.cost = cost;
   }
 
   /** Whole patterns of the pool, and purchases, in one program. `isAll`: no pattern that could make it cheaper is missing. */
-  function solveOver(answer: SubproblemState, seconds: number, isAll: boolean): void {
-    const { patterns } = pool;
-    const base: Program = withFixedColumns(program, buyer.closed(answer.stores));
-    const whole = integerProgram(withPatternRows(base, wood, supply), wood, patterns, own);
-    whole.rows.push(...cuts);
-    if (isAll && answer.cost < Infinity)
+  private solveOver(state: SubproblemState, seconds: number, isAll: boolean): void {
+    const { program, wood, supply } = this.subproblem;
+    const { patterns } = this.pool;
+    const base: Program = withFixedColumns(program, this.purchaser.closed(state.stores));
+    const whole = integerProgram(withPatternRows(base, wood, supply), wood, patterns, program.rows.length);
+    whole.rows.push(...this.cuts);
+    if (isAll && state.cost < Infinity)
       whole.rows.push({
         terms: program.cost.map((cost, column) => [column, cost]),
         lower: -Infinity,
-        upper: answer.cost - tolerance / 2,
+        upper: state.cost - this.tolerance / 2,
       });
-    const result = solver.mip(whole, { seconds, gap: tolerance / 2, good: answer.bound + tolerance });
+    const gap = this.tolerance / 2;
+    const result = this.solver.mip(whole, { seconds, gap, good: state.bound + this.tolerance });
     if (result.values)
-      take(
-        answer,
+      this.keep(
+        state,
         timesOf(result.values, program.cost.length, patterns.length),
         result.values,
         result.objective,
       );
-    if (isAll)
-      answer.bound = Math.max(
-        answer.bound,
-        Math.min(result.isInfeasible ? answer.cost - tolerance / 2 : result.bound, answer.cost),
-      );
+    if (!isAll) return;
+    const bound = result.isInfeasible ? state.cost - gap : result.bound;
+    state.bound = Math.max(state.bound, Math.min(bound, state.cost));
   }
 
   /** Every pattern whose reduced cost is below what separates a cost from the bound of the linear program. */
-  function nearTo(answer: SubproblemState, cost: number): Pattern[] | null {
-    const root = rootOf(answer);
+  private nearTo(state: SubproblemState, cost: number): Pattern[] | null {
+    const root = this.rootOf(state);
     if (!root.isComplete || root.objective === null || cost === Infinity) return null;
     const gap = cost - root.objective + 1e-5;
     if (gap < 0) return [];
     const found: Pattern[] = [];
-    for (const space of wood.generators)
-      for (const [at, stock] of space.stocks.entries()) {
-        const near = space.enumerate(
-          at,
-          root.itemDuals,
-          (root.stockDuals[stock] ?? 0) - gap,
-          MAX_NEAR - found.length,
-        );
+    for (const generator of this.subproblem.wood.generators)
+      for (const [at, stock] of generator.stocks.entries()) {
+        const least = (root.stockDuals[stock] ?? 0) - gap;
+        const near = generator.enumerate(at, root.itemDuals, least, MAX_NEAR - found.length);
         if (!near) return null;
         found.push(...near);
       }
     return found;
   }
-};
+}

@@ -1,7 +1,5 @@
-import type { Item } from '../model';
-import type { Axis, Cutting, Leaf } from '../model';
+import type { Item, Axis, Cutting, Leaf, Stock } from '../model';
 import type { BoardPiece } from '../heuristics/packBoards';
-import type { Stock } from '../model';
 
 /** Pieces that a saw cannot tell apart: of one shape, allowed in the same materials. */
 export interface PieceType {

@@ -1,0 +1,78 @@
+import { fromCsv } from '../testing';
+import {
+  againstProject,
+  bestPlan,
+  byHandPlan,
+  checkPlan,
+  planCost,
+  planInput,
+  shownPlan,
+  type Plan,
+  type Solver,
+} from '.';
+import { randomList } from './randomList';
+
+/** What planning one random list came to. */
+export interface FuzzResult {
+  seed: number;
+  /** What is wrong, one line each; empty: nothing. */
+  faults: string[];
+  plan: Plan | null;
+  seconds: number;
+}
+
+/**
+ * Plans the list of a seed within `limit` seconds and holds the plan against what must always be true: it does not crash, it
+ * passes its check, it is not dearer than buying by hand, what cannot be made has a reason and all else a plan, the bound is
+ * not above it, and `allowed` seconds are kept.
+ */
+export const fuzzOne = (
+  seed: number,
+  solver: Solver,
+  limit: number,
+  allowed = limit * 1.1 + 0.5,
+): FuzzResult => {
+  const { rack, ...list } = randomList(seed);
+  const given = fromCsv(list);
+  const book = {
+    ...given.book,
+    rack: Object.fromEntries(rack.map((entry, index) => [`r${index}`, { ...entry, id: `r${index}` }])),
+  };
+  const input = planInput(given.project, book);
+  const began = performance.now();
+  const faults: string[] = [];
+  let plan: Plan | null = null;
+  try {
+    plan = bestPlan(input, solver, limit);
+  } catch (error) {
+    faults.push(`crashed: ${(error as Error).message}`);
+  }
+  const seconds = (performance.now() - began) / 1000;
+  if (seconds > allowed) faults.push(`took ${seconds.toFixed(1)} s of ${limit}`);
+  const shown = shownPlan(plan);
+  if (plan) {
+    for (const { place, sentence } of shown ? checkPlan(shown, checkedParts(given, plan, book)) : [])
+      faults.push(`refused: ${place}: ${sentence}`);
+    if (plan.status === 'infeasible' && plan.problems.length === 0) faults.push('no plan, and no reason');
+    if (plan.status === 'infeasible' && plan.problems.some(({ partIds }) => partIds.length === 0))
+      faults.push(`a reason without a part: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
+    if (plan.status === 'infeasible' && !shown && plan.problems.length < given.project.groups.length)
+      faults.push(`nothing is planned: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
+    if (shown && shown.lowerBound > shown.total) faults.push('the bound is above the plan');
+    const hand = plan.status === 'infeasible' ? null : byHandPlan(input);
+    if (hand && shown && planCost(hand) < planCost(shown))
+      faults.push(`by hand ${planCost(hand)}, planned ${planCost(shown)}`);
+  }
+  return { seed, faults, plan, seconds };
+};
+
+/** What a plan is checked against: of one that leaves parts out, the parts that it makes. */
+const checkedParts = (
+  { project }: ReturnType<typeof fromCsv>,
+  plan: Plan,
+  book: Parameters<typeof againstProject>[1],
+) => {
+  const against = againstProject(project, book);
+  const left = new Set(plan.problems.flatMap(({ partIds }) => partIds));
+  return { ...against, parts: against.parts.filter(({ id }) => !left.has(id)) };
+};
