@@ -19,6 +19,30 @@ module.exports = defineConfig([
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
     },
   },
+  {
+    // What only the types tell: a promise that nobody waits for, a variant that no case handles, a question whose answer is known.
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['**/*.d.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: __dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true, requireDefaultForNonUnion: false },
+      ],
+      '@typescript-eslint/no-unnecessary-condition': 'error',
+    },
+  },
+  {
+    files: ['src/**/*.ts', 'server/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 80 }], complexity: ['error', 20] },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: { 'max-lines-per-function': ['error', { max: 150 }], complexity: ['error', 20] },
+  },
   { files: ['**/*.js', '**/*.cjs'], languageOptions: { globals: { __dirname: 'readonly' } } },
   { files: ['server/**', 'bench/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },
 ]);

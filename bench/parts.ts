@@ -4,7 +4,8 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 import { readPrices, rowsForBook, writeProjectFile } from '@/core/io';
-import { firstPlan, planInput } from '@/core/plan';
+import { planInput } from '@/core/plan';
+import { firstPlan } from '@/core/plan/planner';
 import {
   apply,
   emptyBook,

@@ -4,17 +4,8 @@
  * `node scripts/run.js bench/plan.ts [part of a name]`.
  */
 import loadHighs from 'highs';
-import {
-  bestPlan,
-  byHandPlan,
-  firstPlan,
-  planInput,
-  solverOf,
-  type Highs,
-  type Plan,
-  type PlanInput,
-  type Solver,
-} from '@/core/plan';
+import { planInput, type Plan, type PlanInput } from '@/core/plan';
+import { bestPlan, byHandPlan, firstPlan, solverOf, type Highs, type Solver } from '@/core/plan/planner';
 import { subproblemsOf } from '@/core/cutting/solver/subproblem';
 import { asTerms, storeScenarios, roundingModel } from '@/core/cutting/solver/scenarios';
 import { room } from '@/core/cutting/heuristics/packBoards';

@@ -1,6 +1,6 @@
 /** Plans random lists of mixed kinds and prints the seed of each fault: `npm run fuzz -- 200 [first seed] [seconds]`. */
 import loadHighs from 'highs';
-import { solverOf, type Highs } from '@/core/plan';
+import { solverOf, type Highs } from '@/core/plan/planner';
 import { fuzzOne } from '@/core/plan/fuzz';
 
 const [count = 60, first = Date.now() % 1_000_000, limit = 6] = process.argv.slice(2).map(Number);

@@ -2,7 +2,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { baselineOf, purchaseLine } from '@/core/budget';
 import { projectFileName, readPrices, rowsForBook, writeProjectFile } from '@/core/io';
-import { firstPlan, planInput } from '@/core/plan';
+import { planInput } from '@/core/plan';
+import { firstPlan } from '@/core/plan/planner';
 import {
   apply,
   emptyBook,

@@ -12,7 +12,8 @@ const make = (schemas, validators, target) => {
   const ajv = new Ajv({
     schemas: schemas.map((file) => JSON.parse(fs.readFileSync(file, 'utf8'))),
     allErrors: true,
-    code: { source: true, lines: true },
+    inlineRefs: false,
+    code: { source: true, lines: false, optimize: 2 },
   });
   fs.writeFileSync(target, standaloneCode(ajv, validators));
 };

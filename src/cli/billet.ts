@@ -1,7 +1,8 @@
 /** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
 import loadHighs from 'highs';
 import { planText, planToJson, readPlan } from '@/core/io';
-import { againstProject, bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan';
+import { againstProject } from '@/core/plan';
+import { bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan/planner';
 import type { Problem } from '@/core/result';
 import { readArguments, USAGE, type Arguments } from './arguments';
 import { inputOf, nameOf, readGiven, readText, type Given } from './files';

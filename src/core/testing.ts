@@ -1,6 +1,7 @@
 import { readParts, readPrices, rowsForBook } from './io';
 import type { LengthUnit } from './units';
-import { againstProject, checkPlan, firstPlan, planInput, type Plan, type PlanToCheck } from './plan';
+import { againstProject, planInput, type Plan, type PlanToCheck } from './plan';
+import { checkPlan, firstPlan } from './plan/planner';
 import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
 import type { Result } from './result';
 

@@ -4,10 +4,10 @@ import { emptyBook } from '@/core/project';
 import { counter, must } from '@/core/testing';
 import { packBook } from '@/core/io/packedBook';
 import { newProjectRecord, packProject, tagOf, unpackBook } from './records';
-
-const tags = { tag: 'seven', parent: null };
 import { STORAGE_QUOTA } from './storageUsage';
 import { samples } from './samples';
+
+const tags = { tag: 'seven', parent: null };
 
 /** A year of weekly prices: 400 things at one store. */
 const yearOfPrices = (): Book => {

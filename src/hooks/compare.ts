@@ -1,7 +1,8 @@
 import { startTransition, useEffect, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
-import { freshMaterials, type BreakEven, type Proposal, type Saving } from '@/core/compare';
+import type { BreakEven, Proposal, Saving } from '@/core/compare';
+import { freshMaterials } from '@/core/compare/breakEven';
 import type { Minor } from '@/core/units';
 import type { Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { projectMoney } from '@/core/budget';
-import { checkedPlan, firstPlan, planInput, planKey, type Plan, type PlanInput } from '@/core/plan';
+import { planInput, planKey, type Plan, type PlanInput } from '@/core/plan';
+import { checkedPlan, firstPlan } from '@/core/plan/planner';
 import { emptyHistory, type Book, type Price, type Project } from '@/core/project';
 import { fromCsv } from '@/core/testing';
 import type { Planner } from '@/workers/planner.worker';

@@ -10,21 +10,23 @@ import {
 } from '@/core/compare';
 import {
   againstProject,
-  bestPlan,
-  byHandPlan,
-  checkedPlan,
-  checkPlan,
   planCost,
   planInput,
-  solverOf,
   type CheckAgainst,
-  type Highs,
   type Plan,
   type PlanInput,
   type PreviousPlan,
   type Progress,
-  type Solver,
 } from '@/core/plan';
+import {
+  bestPlan,
+  byHandPlan,
+  checkedPlan,
+  checkPlan,
+  solverOf,
+  type Highs,
+  type Solver,
+} from '@/core/plan/planner';
 import type { Book, Project } from '@/core/project';
 
 /** Seconds that the solver may take for the plan of a project, for one of a comparison, and for one of a way to save. */

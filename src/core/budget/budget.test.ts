@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { measure, withRecordedCharges, type Project, type Purchase } from '../project';
 import { fromCsv } from '../testing';
 import { inThePiece, projectMoney, purchaseLine } from '.';

@@ -1,5 +1,6 @@
 import { fromCsv } from '../testing';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import type { Project } from '../project';
 import { costsOf, eachOf, hardwareItem, inThePiece, pricingAnalysis } from '.';
 

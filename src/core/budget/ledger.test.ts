@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { writeJournal, writeLedger } from '../io';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import {
   apply,
   applyToBook,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { formatLength } from '../units';
-import { againstProject, checkPlan, firstPlan, planInput } from '../plan';
+import { againstProject, planInput } from '../plan';
+import { checkPlan, firstPlan } from '../plan/planner';
 import { parseSection } from '../lumber';
 import {
   emptyExtra,

@@ -1,14 +1,6 @@
 import fc from 'fast-check';
-import {
-  againstProject,
-  checkedPlan,
-  checkPlan,
-  firstPlan,
-  planInput,
-  shownPlan,
-  type Plan,
-  type PreviousPlan,
-} from '../plan';
+import { againstProject, planInput, shownPlan, type Plan, type PreviousPlan } from '../plan';
+import { checkedPlan, checkPlan, firstPlan } from '../plan/planner';
 import {
   apply,
   applyToBook,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { firstPlan, planInput, type Plan } from '../plan';
+import { planInput, type Plan } from '../plan';
+import { firstPlan } from '../plan/planner';
 import {
   applyToBook,
   emptyExtra,

@@ -2,7 +2,8 @@
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
 import { fromInches } from '../units';
-import { bestPlan, planInput, solverOf, type Highs, type Plan, type Solver } from '../plan';
+import { planInput, type Plan } from '../plan';
+import { bestPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import { fromCsv, type Case } from '../testing';
 import { buildOrBuy, outcomeOf, proposalsFor, unitRankings, waysToSave, type Outcome, type Saving } from '.';

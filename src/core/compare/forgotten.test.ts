@@ -1,5 +1,6 @@
 import { hardwareItem } from '../budget';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { emptyExtra, type Book, type Joint, type Project } from '../project';
 import { fromCsv } from '../testing';
 import { forgottenIn } from '.';

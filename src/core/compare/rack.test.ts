@@ -1,7 +1,8 @@
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
 import { measure } from '../project';
-import { againstProject, bestPlan, checkPlan, planInput, solverOf, type Highs, type Solver } from '../plan';
+import { againstProject, planInput } from '../plan';
+import { bestPlan, checkPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { applyToBook, withChanges, type Book, type Project, type RackEntry } from '../project';
 import { fromCsv } from '../testing';
 import { proposalsFor, waysToSave, type Saving } from '.';

@@ -2,16 +2,8 @@ import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
 import { readProjectFile } from '../io';
-import {
-  againstProject,
-  bestPlan,
-  checkPlan,
-  planInput,
-  solverOf,
-  type Highs,
-  type Plan,
-  type Solver,
-} from '../plan';
+import { againstProject, planInput, type Plan } from '../plan';
+import { bestPlan, checkPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { apply, type Book, type Project } from '../project';
 import { must } from '../testing';
 import {

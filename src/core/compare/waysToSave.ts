@@ -1,7 +1,8 @@
 import { projectMoney } from '../budget';
 import { groupBy } from '../groupBy';
 import type { Minor } from '../units';
-import { firstPlan, planInput, shownPlan, type Plan } from '../plan';
+import { planInput, shownPlan, type Plan } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
 import { candidatesFor, type Candidate } from './candidates';

@@ -1,4 +1,5 @@
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { projectMoney, purchaseLine } from '../budget';
 import { fromCsv } from '../testing';
 import { reportCsv, reportHtml, reportOf } from '.';

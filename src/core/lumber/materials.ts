@@ -1,4 +1,3 @@
-export { nameKey } from '../nameKey';
 import { nameKey } from '../nameKey';
 import { byText } from '../byText';
 import {
@@ -13,6 +12,7 @@ import {
   type Species,
   type Treatment,
 } from './species';
+export { nameKey } from '../nameKey';
 
 /** The wood colours of the drawings: by material, never by piece. */
 export type WoodTone = 'softwood' | 'treated' | 'cedar' | 'larch' | 'sheet' | 'fibreboard';

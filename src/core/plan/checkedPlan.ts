@@ -1,3 +1,4 @@
+import { refusedPlan } from './refusedPlan';
 import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
@@ -41,21 +42,3 @@ const checked = (plan: Plan, against: CheckAgainst): Plan => {
       )
     : plan;
 };
-
-/** In place of a plan that must not be shown, or could not be made: nothing, and why in a sentence. */
-export const refusedPlan = (currency: string, sentence: string): Plan => ({
-  status: 'infeasible',
-  currency,
-  total: 0,
-  lowerBound: 0,
-  goods: 0,
-  tax: 0,
-  trips: 0,
-  shipping: 0,
-  committedShipping: 0,
-  buys: [],
-  layouts: [],
-  short: [],
-  stores: [],
-  problems: [{ code: 'unchecked', partIds: [], part: '', sentence }],
-});

@@ -5,7 +5,7 @@ import { fromCsv } from '../testing';
 import { planInput } from './input';
 import { planCost } from '.';
 import { solverOf, type Highs, type Solver } from '../cutting/solver';
-import { bestPlan } from '.';
+import { bestPlan } from './planner';
 
 let solver: Solver;
 beforeAll(async () => {

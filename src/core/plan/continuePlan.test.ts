@@ -3,7 +3,8 @@ import { purchaseLine } from '../budget';
 import { TICKS_PER_FOOT } from '../units';
 import { fromCsv } from '../testing';
 import type { Item, Project, Purchase } from '../project';
-import { againstProject, bestOf, continuePlan, checkPlan, firstPlan, planInput, type Plan } from '.';
+import { againstProject, bestOf, planInput, type Plan } from '.';
+import { continuePlan, checkPlan, firstPlan } from './planner';
 
 const given = fromCsv({
   parts:

@@ -2,7 +2,7 @@ import { disjointSets } from '../disjointSets';
 import { nameKey } from '../lumber';
 import { paidAt } from '../cutting/heuristics/assemble';
 import type { Owned, PlanInput } from './inputTypes';
-import { planCost, type Buy, type Layout, type Plan } from '../cutting/model';
+import type { Buy, Layout, Plan } from '../cutting/model';
 
 /** A plan with what it followed from. */
 export interface PreviousPlan {
@@ -127,28 +127,3 @@ const cutFromOwned = (layout: Layout, taken: Map<string, number>, come: Map<stri
   };
   return [owned, { ...layout, count: layout.count - there }].filter(({ count }) => count > 0);
 };
-
-/**
- * Of the plan on screen and one that a search has come to, the one to show: what is on screen stays unless the other is
- * better, and takes from it what is known of the least that any costs.
- */
-export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
-  if (!found) return shown;
-  if (!shown) return found;
-  if (found.status === 'infeasible') {
-    // Of what cannot all be made, the better plan for the rest.
-    if (shown.status !== 'infeasible' || !found.rest) return shown;
-    const rest = bestOf(shown.rest ?? null, found.rest);
-    return rest ? { ...shown, rest } : shown;
-  }
-  const known = found.lowerBound + found.committedShipping - shown.committedShipping;
-  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: known };
-  if (planCost(found) <= planCost(shown)) return found;
-  return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, known)) };
-};
-
-/** Whether two plans come to the same, spares and all. */
-const isAsGood = (a: Plan, b: Plan): boolean => planCost(a) === planCost(b) && spareCost(a) === spareCost(b);
-
-const spareCost = ({ buys }: Plan): number =>
-  buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0);

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { measure } from '../project';
 import { faultsOf, fromCsv, type Case } from '../testing';
 import { planInput } from './input';
-import { bestPlan } from '.';
+import { bestPlan } from './planner';
 import { solverOf, type Highs, type Solver } from '../cutting/solver';
 import type { Plan } from '.';
 

@@ -1,5 +1,5 @@
 import loadHighs from 'highs';
-import { solverOf, type Highs, type Solver } from '.';
+import { solverOf, type Highs, type Solver } from './planner';
 import { fuzzOne } from './fuzz';
 
 let solver: Solver;

@@ -1,15 +1,6 @@
 import { fromCsv } from '../testing';
-import {
-  againstProject,
-  bestPlan,
-  byHandPlan,
-  checkPlan,
-  planCost,
-  planInput,
-  shownPlan,
-  type Plan,
-  type Solver,
-} from '.';
+import { againstProject, planCost, planInput, shownPlan, type Plan } from '.';
+import { bestPlan, byHandPlan, checkPlan, type Solver } from './planner';
 import { randomList } from './randomList';
 
 /** What planning one random list came to. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { firstPlan, planInput } from '.';
+import { planInput } from '.';
+import { firstPlan } from './planner';
 import { fromCsv } from '../testing';
 import { largestRemainder } from '../cutting/heuristics/largestRemainder';
 

@@ -4,7 +4,7 @@ import { measure } from '../project';
 import { faultsOf, fromCsv, type Case } from '../testing';
 import { planInput } from './input';
 import type { Plan } from '.';
-import { bestPlan } from '.';
+import { bestPlan } from './planner';
 import { solverOf, type Highs, type Solver } from '../cutting/solver';
 
 let solver: Solver;

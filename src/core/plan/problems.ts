@@ -1,10 +1,9 @@
 import { formatLength } from '../units';
 import type { ResolvedPart } from '../project';
 import { reach, thicknessName } from '../lumber';
-import { serves, supplyOf, type Supply } from '../cutting/model';
+import { serves, supplyOf, type Supply , PlanProblem } from '../cutting/model';
 import { panelRoom } from '../cutting/model';
 import type { PlanInput } from './inputTypes';
-import type { PlanProblem } from '../cutting/model';
 
 /** The parts that nothing on sale or owned can make, and why; each sentence says what would help. */
 export const findProblems = (input: PlanInput): PlanProblem[] => {

@@ -1,7 +1,8 @@
 import { purchaseLine } from '../budget';
 import type { Project, Purchase } from '../project';
 import { fromCsv } from '../testing';
-import { againstProject, checkPlan, firstPlan, planInput } from '.';
+import { againstProject, planInput } from '.';
+import { checkPlan, firstPlan } from './planner';
 
 const given = fromCsv({
   parts: 'part,qty,section,length\nPost,7,2x4,90\nBeam,3,2x4,115',

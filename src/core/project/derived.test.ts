@@ -11,7 +11,8 @@ import {
   formatVolume,
 } from '../units';
 import { inThePiece } from '../budget';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { fromCsv, must, planCsv } from '../testing';
 import { woodWeight } from '../lumber';
 import {

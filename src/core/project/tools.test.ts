@@ -1,5 +1,6 @@
 import { readProjectFile, writeProjectFile } from '../io';
-import { firstPlan, planInput } from '../plan';
+import { planInput } from '../plan';
+import { firstPlan } from '../plan/planner';
 import { fromCsv } from '../testing';
 import { applyToBook, toolsOf, type Book } from '.';
 

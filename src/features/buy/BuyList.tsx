@@ -59,8 +59,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   const pending = usePending(open.generation);
   const buyNow = (buy: Buy) => {
     const item = itemOfBuy(buy, book);
-    if (!item || pending.has(buy.offerKey)) return;
-    pending.add(buy.offerKey);
+    if (!item || !pending.claim(buy.offerKey)) return;
     const purchase = purchaseOf(buy, item, project, open);
     dispatch({
       type: 'recordPurchase',
@@ -177,8 +176,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                 sum={formatMoney(costWithTax, project.currency)}
                 isBought={pending.has(extraId)}
                 onTick={() => {
-                  if (pending.has(extraId)) return;
-                  pending.add(extraId);
+                  if (!pending.claim(extraId)) return;
                   dispatch({
                     type: 'recordPurchase',
                     purchase: bought(),

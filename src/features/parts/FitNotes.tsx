@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
-import { unfitIn, type Unfit } from '@/core/compare';
+import { unfitIn, type Unfit } from '@/core/compare/fit';
 import type { Book, Project } from '@/core/project';
 import { Button, Icon, useColors, Text } from '@/ui';
 

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { inThePiece } from '@/core/budget';
-import { fitChecks } from '@/core/compare';
+import { fitChecks } from '@/core/compare/fit';
 import { formatArea, formatMoney, formatWeight } from '@/core/units';
 import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/pricing';

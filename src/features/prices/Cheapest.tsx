@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { unitRankings, type UnitRanking } from '@/core/compare';
+import { unitRankings, type UnitRanking } from '@/core/compare/units';
 import { formatDay, formatTag } from '@/core/units';
 import { offerAt, UNIT_WORDS, type Offer } from '@/core/pricing';
 import { SectionHeader, Choice, Row, Text } from '@/ui';

@@ -92,6 +92,7 @@ const Shopping = ({
   const isWide = useIsWide();
   const isAwake = useAwake();
   const colors = useColors();
+  const pending = usePending(open.generation);
   const [surprise, setSurprise] = useState(kept);
   const [shown, setShown] = useState<Shown>(null);
   const [paid, setPaid] = useState<Purchase | null>(null);
@@ -109,10 +110,8 @@ const Shopping = ({
   const close = () => setShown(null);
   // As it is now: the plan may have become better since it was opened.
   const lineOf = (opened: RunLine) => lines.find(({ key }) => key === opened.key) ?? opened;
-  const pending = usePending(open.generation);
   const tick = (line: RunLine) => {
-    if (pending.has(line.key)) return;
-    pending.add(line.key);
+    if (!pending.claim(line.key)) return;
     surprised(null);
     open.dispatch(cartCommand(run, [cartLine(line, line.quantity, line.paid, store, project)]));
   };

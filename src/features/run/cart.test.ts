@@ -1,5 +1,6 @@
 import { projectMoney, cartOf } from '@/core/budget';
-import { firstPlan, planInput } from '@/core/plan';
+import { planInput } from '@/core/plan';
+import { firstPlan } from '@/core/plan/planner';
 import { emptyHistory, type Book, type Project } from '@/core/project';
 import { fromCsv } from '@/core/testing';
 import { transact, type WorkspaceCommand } from '@/state/transaction';

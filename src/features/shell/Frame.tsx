@@ -2,33 +2,17 @@ import type { ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/hooks';
+import { linksFor, projectIdIn, type PlaceLink } from './places';
 import { FONTS, Logo, TOUCH, useColors, useIsWide, Text } from '@/ui';
 
-interface Place {
-  name: string;
-  href: Href;
-  isHere: boolean;
-}
-
 /** The places of the app, and of the project that is open. */
-const usePlaces = (): { top: Place[]; inProject: Place[]; projectName: string | null } => {
+const usePlaces = (): { top: PlaceLink[]; inProject: PlaceLink[]; projectName: string | null } => {
   const path = usePathname();
-  const id = /^\/project\/([^/]+)/.exec(path)?.[1] ?? null;
+  const id = projectIdIn(path);
   const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
-  const shown = path.replace(/\/run$/, '/buy').replace(/\/report$/, '/spend');
-  const place = (name: string, href: string): Place => ({ name, href: href as Href, isHere: shown === href });
   return {
-    top: [
-      place('Projects', '/'),
-      place('Price book', '/prices'),
-      place('Rack', '/rack'),
-      place('Settings', '/settings'),
-    ],
-    inProject: project
-      ? ['Parts', 'Prices', 'Compare', 'Buy', 'Spend'].map((name) =>
-          place(name, `/project/${id}/${name.toLowerCase()}`),
-        )
-      : [],
+    top: linksFor('app', '/', path),
+    inProject: project ? linksFor('project', `/project/${id}/`, path) : [],
     projectName: project?.name ?? null,
   };
 };
@@ -74,7 +58,9 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           </View>
         ) : null}
         <View style={styles.main} />
-        <RailLink {...(top.at(-1) as Place)} />
+        {top.slice(-1).map((place) => (
+          <RailLink key={place.name} {...place} />
+        ))}
       </View>
       <View style={styles.main} role="main">
         {children}
@@ -83,10 +69,10 @@ export const Frame = ({ children }: { children: ReactNode }) => {
   );
 };
 
-const FootLink = ({ name, href, isHere }: Place) => {
+const FootLink = ({ name, href, isHere }: PlaceLink) => {
   const colors = useColors();
   return (
-    <Link href={href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
+    <Link href={href as Href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
       <View style={[styles.strip, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
       <Text
         style={[styles.footWord, { color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }]}
@@ -97,10 +83,10 @@ const FootLink = ({ name, href, isHere }: Place) => {
   );
 };
 
-const RailLink = ({ name, href, isHere }: Place) => {
+const RailLink = ({ name, href, isHere }: PlaceLink) => {
   const colors = useColors();
   return (
-    <Link href={href} style={styles.railLink} aria-current={isHere ? 'page' : undefined}>
+    <Link href={href as Href} style={styles.railLink} aria-current={isHere ? 'page' : undefined}>
       <View style={[styles.railMark, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
       <Text style={{ color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }}>{name}</Text>
     </Link>
