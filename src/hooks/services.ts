@@ -64,8 +64,9 @@ const spawn = (): PooledWorker<Planner> => {
 
 const sourceOf = (workspace: WorkspaceStore): PlanSource => ({
   current: (projectId) => {
-    const record = workspace.state?.records[projectId];
-    return record && workspace.state ? { project: record.project, book: workspace.state.book.book } : null;
+    const { state } = workspace;
+    const record = state?.records[projectId];
+    return state && record ? { project: record.project, book: state.book.book } : null;
   },
   subscribe: (listener) =>
     workspace.subscribe((event) => {

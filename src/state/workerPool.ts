@@ -94,23 +94,23 @@ export class WorkerPool<A> {
 
   private async start(job: Job<A>, worker: PooledWorker<A>): Promise<void> {
     const { lane, signal } = job;
-    let isLost = false;
+    const fate = { isLost: false };
     const lost = new Promise<never>((_, reject) => {
       signal.addEventListener('abort', () => reject(abortReason(signal)), { once: true });
       worker.onCrash((error) => {
-        isLost = true;
+        fate.isLost = true;
         reject(error);
       });
     });
     try {
       job.resolve(await Promise.race([job.work(worker.api), lost]));
     } catch (error) {
-      if (isLost && !signal.aborted) this.restart(job, error as Error);
+      if (fate.isLost && !signal.aborted) this.restart(job, error as Error);
       else job.reject(error);
     }
     this.busy[lane]--;
     // One that was told to end is still at it: it goes, and another takes its place.
-    if (signal.aborted || isLost) worker.terminate();
+    if (signal.aborted || fate.isLost) worker.terminate();
     else this.idle[lane].push(worker);
     this.next(lane);
   }

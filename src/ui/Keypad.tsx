@@ -118,7 +118,7 @@ export const usePad = (
           setTimeout(() => field.focus(), 60);
         },
       });
-      setTimeout(() => field.scrollIntoView?.({ block: 'center' }), 60);
+      setTimeout(() => field.scrollIntoView({ block: 'center' }), 60);
     },
     onBlur: () => {
       // What was tapped must still be where it was when the finger lifts: the room is given back a moment later.

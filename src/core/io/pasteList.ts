@@ -89,7 +89,7 @@ const takeSection = (text: string, unit: LengthUnit): { name: string; rest: stri
     if (!read.ok) continue;
     // 2x4x8: the third number is feet.
     const behind = text
-      .slice((match.index ?? 0) + match[0].length)
+      .slice(match.index + match[0].length)
       .replace(/^ ?x ?(\d+)(?![\d/.'"]| ?(?:in|mm|cm|m|ft)\b)/i, unit === 'in' ? " $1'" : ' $1');
     return { name: read.value.name, rest: `${text.slice(0, match.index)} ; ${behind}` };
   }
@@ -137,7 +137,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const ticks = parseLength(measured[0], unit);
   if (!ticks.ok) return ticks;
   if (ticks.value === 0) return fail('length', `"${measured[0].trim()}" is no length`);
-  const at = measured.index ?? 0;
+  const at = measured.index;
   rest = `${rest.slice(0, at)} ; ${rest.slice(at + measured[0].length)}`;
   const whole = lengths.find((match) => match !== measured && /^\d+ ?$/.test(match[0]));
   if (count === null && whole) {

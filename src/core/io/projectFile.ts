@@ -119,7 +119,7 @@ const pricedFor = (project: Project, book: Book): Set<string> => {
 export const readProjectFile = (text: string, name: string): Result<{ project: Project; book: Book }> => {
   const parsed = parseJson(text, name);
   if (!parsed.ok) return parsed;
-  const head = parsed.value as Partial<ProjectFile> | null;
+  const head = parsed.value as (Partial<Omit<ProjectFile, 'version'>> & { version?: unknown }) | null;
   const refuse = (code: string, sentence: string): Result<never> => ({
     ok: false,
     problems: [{ code, place: name, sentence }],

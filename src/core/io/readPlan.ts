@@ -1,7 +1,7 @@
 import { fromMain, fromMm, MICROS } from '../units';
 import type { PlanToCheck } from '../plan';
 import type { Problem, Result } from '../result';
-import type { JsonPlan } from './planJson';
+import type { JsonBuy, JsonLayout, JsonPlan } from './planJson';
 
 const STATUSES = ['proved', 'bounded', 'infeasible'];
 
@@ -22,7 +22,7 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
   };
   const isNumber = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
   const isText = (value: unknown): boolean => typeof value === 'string';
-  if (typeof json !== 'object' || json === null || Array.isArray(json))
+  if (!isObject(json) || Array.isArray(json))
     return { ok: false, problems: [{ code: 'plan', place: file, sentence: 'this is no plan' }] };
   need(STATUSES.includes(json.status ?? ''), 'status', `is none of ${STATUSES.join(', ')}`);
   need(isText(json.currency), 'currency', 'is missing');
@@ -42,10 +42,7 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
     const place = `layouts[${index}]`;
     for (const field of ['count', 'length', 'width'] as const)
       need(isNumber(layout[field]), `${place}.${field}`, 'is not a number');
-    const isSource =
-      typeof layout.source === 'object' &&
-      layout.source !== null &&
-      ('owned' in layout.source || 'store' in layout.source);
+    const isSource = isObject(layout.source) && ('owned' in layout.source || 'store' in layout.source);
     need(isSource, `${place}.source`, 'is neither a purchase nor owned');
     need(isText(layout.material) && isText(layout.section), place, 'lacks its section or material');
     const areRight =
@@ -55,7 +52,7 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
           isText(part) &&
           isText(group) &&
           Array.isArray(outline) &&
-          outline.every((corner) => Array.isArray(corner) && corner.length === 2 && corner.every(isNumber)),
+          outline.every((corner) => isPoint(corner, isNumber)),
       );
     need(areRight, `${place}.pieces`, 'are not pieces with their outlines');
   });
@@ -80,7 +77,7 @@ const inTicks = (plan: JsonPlan): PlanToCheck => {
       width: fromMm(buy.width ?? 0),
       unitPrice: Math.round(buy.unitPrice * MICROS),
       cost: Math.round(buy.cost * MICROS),
-      spare: buy.spare ?? 0,
+      spare: (buy as Partial<JsonBuy>).spare ?? 0,
     })),
     layouts: plan.layouts.map((layout) => ({
       ...layout,
@@ -91,10 +88,15 @@ const inTicks = (plan: JsonPlan): PlanToCheck => {
         group,
         outline: outline.map(([x, y]): [number, number] => [fromMm(x), fromMm(y)]),
       })),
-      storeCuts: (layout.storeCuts ?? []).flatMap((text) => {
+      storeCuts: ((layout as Partial<JsonLayout>).storeCuts ?? []).flatMap((text) => {
         const [, kind, at] = CUT.exec(text) ?? [];
         return kind ? [{ kind: kind as 'crosscut' | 'rip', at: fromMm(Number(at)) }] : [];
       }),
     })),
   };
 };
+
+const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
+
+const isPoint = (value: unknown, isNumber: (one: unknown) => boolean): boolean =>
+  Array.isArray(value) && value.length === 2 && value.every(isNumber);

@@ -1,7 +1,7 @@
 import { formatLength } from '../units';
 import type { ResolvedPart } from '../project';
 import { reach, thicknessName } from '../lumber';
-import { serves, supplyOf, type Supply , PlanProblem } from '../cutting/model';
+import { serves, supplyOf, type Supply, PlanProblem } from '../cutting/model';
 import { panelRoom } from '../cutting/model';
 import type { PlanInput } from './inputTypes';
 

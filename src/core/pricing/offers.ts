@@ -31,37 +31,115 @@ export interface Offer {
   rough?: Rough;
 }
 
-const offersOf = new WeakMap<Book['prices'], { stores: Book['stores']; offers: Offer[] }>();
+/** The offers of a book as they were worked out, with what they rest on. */
+interface KnownOffers {
+  book: Pick<Book, 'prices' | 'stores'>;
+  /** By key, each in the order of the book. */
+  observations: Map<string, Price[]>;
+  /** By key, ascending. */
+  offers: Offer[];
+  /** Observations in the book, priced or not. */
+  size: number;
+}
+
+const known = new WeakMap<Book['prices'], KnownOffers>();
+/** The one that was asked for last: most books are it, and a price more. */
+let last: KnownOffers | null = null;
 
 /**
  * The offers that hold, by key: of the observations of one thing, at one store, in one pack and from one quantity
  * on, the newest counts; without dates, the later one. Observations that cannot be priced are left out.
- * Worked out once for a book.
+ * Worked out once for a book; of one that differs in a few observations only their offers are made anew.
  */
 export const currentOffers = (book: Book): Offer[] => {
-  const before = offersOf.get(book.prices);
-  if (before?.stores === book.stores) return before.offers;
-  const offers = makeOffers(book);
-  offersOf.set(book.prices, { stores: book.stores, offers });
-  return offers;
+  const before = known.get(book.prices);
+  if (before?.book.stores === book.stores) return before.offers;
+  const made = (last && updated(last, book)) ?? makeOffers(book);
+  known.set(book.prices, made);
+  last = made;
+  return made.offers;
 };
 
-const makeOffers = (book: Book): Offer[] => {
-  const offers = new Map<string, Offer>();
+/** The key of an observation that counts; null: its store is gone, or it cannot be priced. */
+const keyIn = ({ stores }: Pick<Book, 'stores'>, price: Price): string | null =>
+  stores[price.storeId] ? (normalisedPrice(price)?.key ?? null) : null;
+
+const makeOffers = (book: Book): KnownOffers => {
+  const observations = new Map<string, Price[]>();
   for (const price of Object.values(book.prices)) {
-    const seen = book.stores[price.storeId] ? normalisedPrice(price) : null;
-    if (!seen) continue;
-    const held = offers.get(seen.key);
-    const tier: Tier = { minQty: price.minQty, unitPrice: seen.unitPrice, price };
-    if (!held) offers.set(seen.key, offerOf(price, seen, tier));
-    else {
-      const index = held.tiers.findIndex(({ minQty }) => minQty === price.minQty);
-      if (index < 0) held.tiers.push(tier);
-      else if (isNewer(price, held.tiers[index]?.price)) held.tiers[index] = tier;
-    }
+    const key = keyIn(book, price);
+    if (key === null) continue;
+    const own = observations.get(key);
+    if (own) own.push(price);
+    else observations.set(key, [price]);
   }
-  for (const offer of offers.values()) settle(offer);
-  return [...offers.values()].sort((a, b) => (a.key < b.key ? -1 : 1));
+  const offers = [...observations.values()].flatMap(offerFrom).sort(byOfferKey);
+  return { book, observations, offers, size: Object.keys(book.prices).length };
+};
+
+const byOfferKey = (a: Offer, b: Offer): number => (a.key < b.key ? -1 : 1);
+
+/** With more differences than this all is worked out anew. */
+const MAX_DIFFERENCES = 200;
+
+/** What was known, brought to another state of the book; null where too much differs. */
+const updated = (from: KnownOffers, book: Book): KnownOffers | null => {
+  if (!hasSameStores(from.book.stores, book.stores)) return null;
+  const before = from.book.prices;
+  const now = book.prices;
+  const [gone, came] = [[] as Price[], [] as Price[]];
+  let size = 0;
+  for (const id in now) {
+    size++;
+    const old = before[id];
+    const next = now[id];
+    if (old === next || !next) continue;
+    // In its place it would be another's turn where no dates tell: then all is worked out anew.
+    if (old) return null;
+    came.push(next);
+  }
+  // What both have is what is there now less what came: only where that is not all of before, something went.
+  if (size - came.length < from.size)
+    for (const id in before) {
+      const old = before[id];
+      if (old && !(id in now)) gone.push(old);
+    }
+  if (gone.length + came.length > MAX_DIFFERENCES) return null;
+  const observations = new Map(from.observations);
+  const touched = new Set<string>();
+  for (const price of [...gone, ...came]) {
+    const key = keyIn(book, price);
+    if (key === null) continue;
+    touched.add(key);
+    const own = observations.get(key) ?? [];
+    observations.set(key, price.id in now ? [...own, price] : own.filter((one) => one !== price));
+  }
+  const kept = from.offers.filter(({ key }) => !touched.has(key));
+  const anew = [...touched].flatMap((key) => offerFrom(observations.get(key) ?? []));
+  return { book, observations, offers: [...kept, ...anew].sort(byOfferKey), size };
+};
+
+const hasSameStores = (a: Book['stores'], b: Book['stores']): boolean =>
+  a === b || (Object.keys(a).length === Object.keys(b).length && Object.keys(a).every((id) => id in b));
+
+/** The offer of the observations of one key, in their order; none where there are none. */
+const offerFrom = (prices: Price[]): Offer[] => {
+  let offer: Offer | null = null;
+  for (const price of prices) {
+    const seen = normalisedPrice(price);
+    if (!seen) continue;
+    const tier: Tier = { minQty: price.minQty, unitPrice: seen.unitPrice, price };
+    if (!offer) {
+      offer = offerOf(price, seen, tier);
+      continue;
+    }
+    const index = offer.tiers.findIndex(({ minQty }) => minQty === price.minQty);
+    if (index < 0) offer.tiers.push(tier);
+    else if (isNewer(price, offer.tiers[index]?.price)) offer.tiers[index] = tier;
+  }
+  if (!offer) return [];
+  settleOffer(offer);
+  return [offer];
 };
 
 const offerOf = (price: Price, seen: NormalisedPrice, tier: Tier): Offer => ({
@@ -79,7 +157,7 @@ const offerOf = (price: Price, seen: NormalisedPrice, tier: Tier): Offer => ({
 });
 
 /** What its newest observation says of all of an offer: how it is spelt, and how much there is of it. */
-const settle = (offer: Offer): void => {
+const settleOffer = (offer: Offer): void => {
   offer.tiers.sort((a, b) => a.minQty - b.minQty);
   const newest = newestOf(offer);
   offer.available = newest.available;

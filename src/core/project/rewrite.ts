@@ -73,13 +73,13 @@ export const namesUsed = (project: Project): Set<string> => {
 const replaceNames = (text: string, replace: (path: string[]) => Formula | null): string | null => {
   const formula = readFormula(text);
   if (!formula.ok) return null;
-  let isChanged = false;
+  let changed = 0;
   const next = mapFormula(formula.value, (part) => {
     const other = part.type === 'name' ? replace(part.path) : null;
-    isChanged ||= other !== null;
+    if (other !== null) changed++;
     return other;
   });
-  return isChanged ? writeFormula(next) : null;
+  return changed > 0 ? writeFormula(next) : null;
 };
 
 /** Renames a variable in every formula. */

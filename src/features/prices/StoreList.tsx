@@ -66,7 +66,7 @@ const Followed = ({ desk }: { desk: PriceBookView }) => {
           </Button>
         </View>
       ) : null}
-      {isPending && !error ? (
+      {isPending ? (
         <Text tone="soft" style={styles.pad}>
           {fetchStatus === 'paused' ? 'No signal: they are asked when there is one.' : 'Asking …'}
         </Text>

@@ -104,13 +104,11 @@ export const ElseForm = ({
       ),
     );
     const isInstead = instead !== null && serves === 'yes';
-    const changes = isInstead && isWood && wanted ? letServe(run, wanted.material, item.material) : [];
+    const changes = isInstead && isWood ? letServe(run, wanted.material, item.material) : [];
     const pack = offer?.pack ?? 1;
     const line = cartLine({ item, pack, category: categoryOf(item) }, many, each * many, store, project);
     const stands =
-      isInstead && !isWood && instead && nameKey(instead.name) !== nameKey(item.name)
-        ? { for: instead.name }
-        : {};
+      isInstead && !isWood && nameKey(instead.name) !== nameKey(item.name) ? { for: instead.name } : {};
     const found = isWood && !offer ? [seenHere(item, toMicros(paid.value, currency), store.id)] : [];
     open.dispatch([
       ...changes,

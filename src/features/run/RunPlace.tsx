@@ -125,7 +125,7 @@ const Shopping = ({
       action: { label: 'Undo', run: undo },
     });
   };
-  const told = surprise && plan && !isStale ? replanWords(surprise, plan, money.total, storeId) : null;
+  const told = surprise && !isStale ? replanWords(surprise, plan, money.total, storeId) : null;
   const leave = () => router.navigate(`/project/${project.id}/buy`);
   const others = (shownPlan(plan)?.stores ?? []).filter((one) => one.storeId !== storeId);
   const detail =
@@ -242,7 +242,7 @@ const Shopping = ({
             </View>
           );
         })}
-        {plan && lines.length === 0 && !cart && !paid ? (
+        {lines.length === 0 && !cart && !paid ? (
           <Text style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Text>
         ) : null}
         <View style={styles.another}>

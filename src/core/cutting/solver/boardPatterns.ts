@@ -160,8 +160,7 @@ const nearBest = (
 ): number[][][] | null => {
   const found: number[][][] = [];
   const counts = blocks.map(({ items }) => items.map(() => 0));
-  let isOver = false;
-  let steps = 0;
+  const search = { isOver: false, steps: 0 };
 
   const isFull = (left: number): boolean =>
     blocks.every(({ charge, items }, at) => {
@@ -172,15 +171,15 @@ const nearBest = (
     });
 
   const visit = (at: number, index: number, left: number, worth: number, isPaid: boolean): void => {
-    if (isOver) return;
-    if (++steps > 400 * limit) {
-      isOver = true;
+    if (search.isOver) return;
+    if (++search.steps > 400 * limit) {
+      search.isOver = true;
       return;
     }
     const block = blocks[at];
     if (!block) {
       if (isFull(left)) found.push(counts.map((own) => [...own]));
-      isOver = found.length > limit;
+      search.isOver = found.length > limit;
       return;
     }
     const item = block.items[index];
@@ -196,9 +195,9 @@ const nearBest = (
       own[index] = count;
       visit(at, index + 1, rest, sum, isPaid || count > 0);
       own[index] = 0;
-      if (isOver) return;
+      if (search.steps > 400 * limit || found.length > limit) return;
     }
   };
   visit(0, 0, cells, 0, false);
-  return isOver ? null : found;
+  return search.isOver ? null : found;
 };

@@ -106,15 +106,12 @@ export const dive = (
       const values = pool.patterns.map((_, index) => round.values[firstPattern + index] ?? 0);
       if (values.every((value) => Math.abs(value - Math.round(value)) < 1e-6))
         return timesOf(values, 0, values.length);
-      let isFixed = false;
-      values.forEach((value, index) => {
+      const more = values.flatMap((value, index): [number, number][] => {
         const whole = Math.floor(value + 1e-6);
-        if (whole > (fixed.get(index) ?? 0)) {
-          setFixed(index, whole);
-          isFixed = true;
-        }
+        return whole > (fixed.get(index) ?? 0) ? [[index, whole]] : [];
       });
-      if (isFixed) {
+      for (const [index, whole] of more) setFixed(index, whole);
+      if (more.length > 0) {
         last = null;
         continue;
       }
