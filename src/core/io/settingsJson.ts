@@ -18,138 +18,170 @@ const DEFAULT_TIME = 10;
 
 /** Reads settings.json. Keys that are not there take their defaults; all faults at once, each with its key. */
 export const readSettings = (text: string, file: string): Result<FileSettings> => {
+  const refused = (sentence: string): Result<never> => ({
+    ok: false,
+    problems: [{ code: 'settings', place: file, sentence }],
+  });
   let json: unknown;
   try {
     json = JSON.parse(text);
   } catch (error) {
-    return { ok: false, problems: [problem('', `this is not JSON: ${(error as Error).message}`)] };
+    return refused(`this is not JSON: ${(error as Error).message}`);
   }
-  if (!isObject(json))
-    return { ok: false, problems: [problem('', 'the settings are not an object, such as {"tax": 0.07}')] };
-  const problems: Problem[] = [];
-  const fault = (key: string, sentence: string) => problems.push(problem(key, sentence));
-  const unit = read(
-    'unit',
-    'in' as LengthUnit,
-    (value) => value === 'in' || value === 'mm',
-    'write "in" or "mm"',
-  );
-  const currency = read(
-    'currency',
-    'USD',
-    (value) => typeof value === 'string' && isCurrency(value),
-    'write three capital letters, such as "USD"',
-  );
-  const plan: PlanSettings = {
-    tax: share(json, 'tax', 'tax', 0),
-    taxIncluded: read('taxIncluded', false, isBoolean, 'write true or false'),
-    kerf: length('kerf', '1/8in') as Measure,
-    endTrim: length('endTrim', '0in') as Measure,
-    sheetTrim: length('sheetTrim', '0in') as Measure,
-    shortOk: length('shortOk', '0in') as Measure,
-    tools: read('tools', ['mitre-saw'], isTexts, 'write a list of tools, such as ["mitre-saw", "table-saw"]'),
-    maxCarryLength: length('maxCarryLength', null),
-    maxCarryWidth: length('maxCarryWidth', null),
-    spare: sparesOf(),
-  };
-  const timeLimit = read(
-    'timeLimit',
-    DEFAULT_TIME,
-    (value) => typeof value === 'number' && value > 0 && value <= 3600,
-    'write seconds, from 1 to 3600',
-  );
-  const stores = storesOf();
-  if (problems.length > 0) return { ok: false, problems };
-  return { ok: true, value: { unit, currency, plan, timeLimit, stores } };
+  if (!isObject(json)) return refused('the settings are not an object, such as {"tax": 0.07}');
+  const reader = new SettingsReader(json, file);
+  const value = reader.settings();
+  return reader.problems.length > 0 ? { ok: false, problems: reader.problems } : { ok: true, value };
+};
 
-  function problem(key: string, sentence: string): Problem {
-    return { code: 'settings', place: key === '' ? file : `${file}: ${key}`, sentence };
+/** Reads one object of settings, and keeps every fault of it. */
+class SettingsReader {
+  readonly problems: Problem[] = [];
+  private readonly unit: LengthUnit;
+  private readonly currency: string;
+
+  constructor(
+    private readonly json: Record<string, unknown>,
+    private readonly file: string,
+  ) {
+    this.unit = this.read('unit', 'in', (value) => value === 'in' || value === 'mm', 'write "in" or "mm"');
+    this.currency = this.read(
+      'currency',
+      'USD',
+      (value) => typeof value === 'string' && isCurrency(value),
+      'write three capital letters, such as "USD"',
+    );
   }
 
-  function read<T>(key: string, otherwise: T, isRight: (value: unknown) => boolean, advice: string): T {
-    const value = (json as Record<string, unknown>)[key];
+  settings(): FileSettings {
+    const { unit, currency } = this;
+    return {
+      unit,
+      currency,
+      plan: this.plan(),
+      timeLimit: this.read(
+        'timeLimit',
+        DEFAULT_TIME,
+        (value) => typeof value === 'number' && value > 0 && value <= 3600,
+        'write seconds, from 1 to 3600',
+      ),
+      stores: this.stores(),
+    };
+  }
+
+  private plan(): PlanSettings {
+    return {
+      tax: this.share(this.json, 'tax', 'tax'),
+      taxIncluded: this.read('taxIncluded', false, isBoolean, 'write true or false'),
+      kerf: this.length('kerf', '1/8in'),
+      endTrim: this.length('endTrim', '0in'),
+      sheetTrim: this.length('sheetTrim', '0in'),
+      shortOk: this.length('shortOk', '0in'),
+      tools: this.read(
+        'tools',
+        ['mitre-saw'],
+        isTexts,
+        'write a list of tools, such as ["mitre-saw", "table-saw"]',
+      ),
+      maxCarryLength: this.lengthOrNone('maxCarryLength'),
+      maxCarryWidth: this.lengthOrNone('maxCarryWidth'),
+      spare: this.spares(),
+    };
+  }
+
+  private fault(key: string, sentence: string): void {
+    this.problems.push({ code: 'settings', place: `${this.file}: ${key}`, sentence });
+  }
+
+  private read<T>(key: string, otherwise: T, isRight: (value: unknown) => boolean, advice: string): T {
+    const value = this.json[key];
     if (value === undefined) return otherwise;
     if (isRight(value)) return value as T;
-    fault(key, `${JSON.stringify(value)} is not known here; ${advice}`);
+    this.fault(key, `${JSON.stringify(value)} is not known here; ${advice}`);
     return otherwise;
   }
 
-  function length(key: string, otherwise: string | null): Measure | null {
-    const value = (json as Record<string, unknown>)[key] ?? otherwise;
-    if (value === null) return null;
+  private lengthOrNone(key: string): Measure | null {
+    return (this.json[key] ?? null) === null ? null : this.length(key, '0in');
+  }
+
+  private length(key: string, otherwise: string): Measure {
+    const value = this.json[key] ?? otherwise;
     const written = typeof value === 'number' ? String(value) : value;
-    const parsed = typeof written === 'string' ? parseLength(written, unit) : null;
+    const parsed = typeof written === 'string' ? parseLength(written, this.unit) : null;
     if (parsed?.ok && parsed.value >= 0) return { text: written as string, ticks: parsed.value };
-    fault(key, `${JSON.stringify(value)} is not a length; write one such as "1/8in" or "3mm"`);
+    this.fault(key, `${JSON.stringify(value)} is not a length; write one such as "1/8in" or "3mm"`);
     return { text: '0in', ticks: 0 };
   }
 
-  function share(from: Record<string, unknown>, key: string, place: string, otherwise: number): number {
+  private share(from: Record<string, unknown>, key: string, place: string): number {
     const value = from[key];
-    if (value === undefined) return otherwise;
+    if (value === undefined) return 0;
     if (typeof value === 'number' && value >= 0 && value <= 1) return value;
-    fault(place, `${JSON.stringify(value)} is not a share; write a number from 0 to 1, such as 0.07`);
-    return otherwise;
-  }
-
-  function money(value: unknown, place: string): number {
-    if (typeof value === 'number' && value >= 0 && value < 1e9) return fromMain(value, currency);
-    fault(place, `${JSON.stringify(value)} is not a sum of money; write a number such as 6.50`);
+    this.fault(place, `${JSON.stringify(value)} is not a share; write a number from 0 to 1, such as 0.07`);
     return 0;
   }
 
-  function sparesOf(): Record<string, number> {
-    const value = (json as Record<string, unknown>)['spare'] ?? {};
+  private money(value: unknown, place: string): number {
+    if (typeof value === 'number' && value >= 0 && value < 1e9) return fromMain(value, this.currency);
+    this.fault(place, `${JSON.stringify(value)} is not a sum of money; write a number such as 6.50`);
+    return 0;
+  }
+
+  private spares(): Record<string, number> {
+    const value = this.json['spare'] ?? {};
     if (!isObject(value)) {
-      fault('spare', 'write the share by material, such as {"stud": 0.1}');
+      this.fault('spare', 'write the share by material, such as {"stud": 0.1}');
       return {};
     }
     return Object.fromEntries(
-      Object.keys(value).map((name) => [name, share(value, name, `spare.${name}`, 0)]),
+      Object.keys(value).map((name) => [name, this.share(value, name, `spare.${name}`)]),
     );
   }
 
-  function storesOf(): FileSettings['stores'] {
-    const value = (json as Record<string, unknown>)['stores'] ?? {};
+  private stores(): FileSettings['stores'] {
+    const value = this.json['stores'] ?? {};
     if (!isObject(value)) {
-      fault('stores', 'write the stores by name, such as {"Harrow Lumber": {"trip": 6.5}}');
+      this.fault('stores', 'write the stores by name, such as {"Harrow Lumber": {"trip": 6.5}}');
       return {};
     }
     return Object.fromEntries(
-      Object.entries(value).map(([name, terms]) => [nameKey(name), storeOf(name, terms)]),
+      Object.entries(value).map(([name, terms]) => [nameKey(name), this.store(`stores.${name}`, terms)]),
     );
   }
 
-  function storeOf(name: string, terms: unknown): FileSettings['stores'][string] {
-    const place = `stores.${name}`;
+  private store(place: string, terms: unknown): FileSettings['stores'][string] {
     const told = isObject(terms) ? terms : {};
-    if (!isObject(terms)) fault(place, 'write what it adds, such as {"trip": 6.5}');
-    const flag = (key: string, otherwise: boolean): boolean => {
-      const value = told[key];
-      if (value === undefined || isBoolean(value)) return (value as boolean | undefined) ?? otherwise;
-      fault(`${place}.${key}`, `${JSON.stringify(value)} is not known here; write true or false`);
-      return otherwise;
-    };
-    const shipping = told['shipping'] ?? null;
-    if (shipping !== null && !isObject(shipping))
-      fault(`${place}.shipping`, 'write null, or a fee such as {"fee": 8.95, "freeFrom": 49}');
+    if (!isObject(terms)) this.fault(place, 'write what it adds, such as {"trip": 6.5}');
     return {
-      trip: told['trip'] === undefined ? 0 : money(told['trip'], `${place}.trip`),
-      taxFree: flag('taxFree', false),
-      discount: share(told, 'discount', `${place}.discount`, 0),
-      cuts: flag('cuts', true),
-      shipping: isObject(shipping)
-        ? {
-            fee: money(shipping['fee'] ?? 0, `${place}.shipping.fee`),
-            freeFrom:
-              (shipping['freeFrom'] ?? null) === null
-                ? null
-                : money(shipping['freeFrom'], `${place}.shipping.freeFrom`),
-          }
-        : null,
+      trip: told['trip'] === undefined ? 0 : this.money(told['trip'], `${place}.trip`),
+      taxFree: this.flag(told['taxFree'], `${place}.taxFree`, false),
+      discount: this.share(told, 'discount', `${place}.discount`),
+      cuts: this.flag(told['cuts'], `${place}.cuts`, true),
+      shipping: this.shipping(told['shipping'] ?? null, `${place}.shipping`),
     };
   }
-};
+
+  private flag(value: unknown, place: string, otherwise: boolean): boolean {
+    if (value === undefined) return otherwise;
+    if (typeof value === 'boolean') return value;
+    this.fault(place, `${JSON.stringify(value)} is not known here; write true or false`);
+    return otherwise;
+  }
+
+  private shipping(value: unknown, place: string): Store['shipping'] {
+    if (value === null) return null;
+    if (!isObject(value)) {
+      this.fault(place, 'write null, or a fee such as {"fee": 8.95, "freeFrom": 49}');
+      return null;
+    }
+    const freeFrom = value['freeFrom'] ?? null;
+    return {
+      fee: this.money(value['fee'] ?? 0, `${place}.fee`),
+      freeFrom: freeFrom === null ? null : this.money(freeFrom, `${place}.freeFrom`),
+    };
+  }
+}
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -37,10 +37,15 @@ export interface MipResult {
   isInfeasible: boolean;
 }
 
+/** What solving a linear program came to. `failed`: the solver broke off, and nothing is known. */
+export type LinearResult =
+  | { status: 'optimal'; objective: number; values: Float64Array; duals: Float64Array }
+  | { status: 'infeasible' }
+  | { status: 'failed' };
+
 /** A linear program whose columns and bounds may be changed between solutions. */
 export interface Linear {
-  /** Null where it cannot be met. */
-  solve: () => { objective: number; values: Float64Array; duals: Float64Array } | null;
+  solve: () => LinearResult;
   addColumns: (columns: { cost: number; terms: [row: number, value: number][] }[]) => void;
   boundRow: (row: number, lower: number, upper: number) => void;
   boundColumn: (column: number, lower: number, upper: number) => void;
@@ -151,15 +156,20 @@ const keptModel = (program: Program, build: () => HighsModel, finite: (value: nu
           const { modelStatus } = made.run();
           if (modelStatus === OPTIMAL) {
             const { colValue, rowDual } = made.getSolution();
-            return { objective: made.getObjectiveValue(), values: colValue, duals: rowDual };
+            return {
+              status: 'optimal',
+              objective: made.getObjectiveValue(),
+              values: colValue,
+              duals: rowDual,
+            };
           }
-          if (INFEASIBLE.includes(modelStatus)) return null;
+          if (INFEASIBLE.includes(modelStatus)) return { status: 'infeasible' };
         } catch {
           // The next way is tried.
         }
         drop();
       }
-      return null;
+      return { status: 'failed' };
     },
     addColumns: (added) => {
       if (added.length === 0) return;

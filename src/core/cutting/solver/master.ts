@@ -204,7 +204,7 @@ export const generateColumns = (
   for (;;) {
     master.sync();
     const solution = master.linear.solve();
-    if (!solution)
+    if (solution.status !== 'optimal')
       return { objective: null, values: new Float64Array(), itemDuals, stockDuals, cut, isComplete: false };
     types.forEach((_, type) => (itemDuals[type] = Math.max(0, solution.duals[master.demandRow(type)] ?? 0)));
     stocks.forEach(

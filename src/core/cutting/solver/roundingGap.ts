@@ -7,8 +7,7 @@ import type { MipResult, Solver } from './highs';
 import { mostTimes } from './master';
 import type { Program, Row } from './modelBuilder';
 import { timesOf } from './dive';
-import { asTerms, roundingModel, type StoreScenario } from './scenarios';
-import type { Subproblem } from './subproblem';
+import { asTerms, roundingModel, type RoundingModel, type StoreScenario } from './scenarios';
 import type { Pattern } from './types';
 
 /**
@@ -23,119 +22,118 @@ export const closeRoundingGap = (
   input: CuttingProblem,
   solver: Solver,
   cost: number,
-  { left }: Deadline,
-): { basket: Basket | null; bound: number } => {
-  const subproblems = solvers.map(({ subproblem }) => subproblem);
-  const { program, tagsOf } = roundingModel(input, subproblems, scenario);
-  const least = states.reduce((sum, { bound }) => sum + bound, 0);
-  // What any one share may cost above its bound, in a plan that is a coin cheaper.
-  const spare = cost - 1 + scenario.rounding - scenario.trips - least;
-  if (spare < 0) return { basket: null, bound: cost };
-  const cutoff: Row = {
-    lower: -Infinity,
-    upper: cost - 1 + 0.1,
-    terms: program.cost.flatMap((value, column): [number, number][] =>
-      value === 0 ? [] : [[column, value]],
-    ),
-  };
-  const shareRows = solvers.map(({ subproblem, cuts }, index): Row[] => {
-    const at = new Map(tagsOf(subproblem).map(({ column, own }) => [own, column]));
-    const state = states[index] as SubproblemState;
-    return [
-      ...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, at) })),
-      {
-        lower: state.bound * (1 - 1e-9),
-        upper: state.bound + spare + 1e-6,
-        terms: subproblem.tags.map(({ column }) => [
-          at.get(column) ?? 0,
-          subproblem.program.cost[column] ?? 0,
-        ]),
-      },
-    ];
-  });
-  // In parts, and without patterns: often enough.
-  const linear = solver.linear({ ...program, rows: [...program.rows, ...shareRows.flat(), cutoff] });
-  const inParts = linear.solve();
-  linear.end();
-  if (!inParts) return { basket: null, bound: cost };
-  const near = solvers.map((one, index) => {
-    const state = states[index] as SubproblemState;
-    return one.near(state, state.bound + spare);
-  });
-  const isAll = near.every((patterns) => patterns !== null);
-  // Where not all patterns can be told, boards alone still say what it costs at the least; those found say what is good.
-  const inBoards = isAll ? null : solve(near, left() / 2);
-  if (inBoards && (inBoards.isInfeasible || inBoards.bound >= cost)) return { basket: null, bound: cost };
-  const patterns = solvers.map((one, index) => near[index] ?? one.patterns);
-  const result = solve(patterns, isAll ? left() : left() / 2);
-  const bound = inBoards?.bound ?? (result.isInfeasible ? cost : result.bound);
-  return { basket: result.values && basketOf(chosen(patterns, result.values, result.first), input), bound };
+  deadline: Deadline,
+): { basket: Basket | null; bound: number } =>
+  new RoundingGap(scenario, states, solvers, input, solver, cost, deadline).close();
 
-  /** The program with these patterns; a share without is held by its cuts alone. */
-  function solve(given: (Pattern[] | null)[], seconds: number): MipResult & { first: number[] } {
+/** One subproblem within the whole purchase: its solver, what is known of it, and the columns of its own program here. */
+interface Member {
+  solver: SubproblemSolver;
+  state: SubproblemState;
+  /** Columns of the whole program by those of its own. */
+  columns: Map<number, number>;
+  rows: Row[];
+}
+
+class RoundingGap {
+  private readonly model: RoundingModel;
+  private readonly members: Member[];
+  private readonly cutoff: Row;
+  /** What any one subproblem may cost above its bound, in a plan that is a coin cheaper. */
+  private readonly spare: number;
+
+  constructor(
+    scenario: StoreScenario,
+    states: SubproblemState[],
+    solvers: SubproblemSolver[],
+    private readonly input: CuttingProblem,
+    private readonly solver: Solver,
+    private readonly cost: number,
+    private readonly deadline: Deadline,
+  ) {
+    const subproblems = solvers.map(({ subproblem }) => subproblem);
+    this.model = roundingModel(input, subproblems, scenario);
+    const least = states.reduce((sum, { bound }) => sum + bound, 0);
+    this.spare = cost - 1 + scenario.rounding - scenario.trips - least;
+    this.cutoff = {
+      lower: -Infinity,
+      upper: cost - 1 + 0.1,
+      terms: this.model.program.cost.flatMap((value, column): [number, number][] =>
+        value === 0 ? [] : [[column, value]],
+      ),
+    };
+    this.members = solvers.flatMap((one, index): Member[] => {
+      const state = states[index];
+      return state ? [this.memberOf(one, state)] : [];
+    });
+  }
+
+  close(): { basket: Basket | null; bound: number } {
+    const none = { basket: null, bound: this.cost };
+    if (this.spare < 0 || !this.isPossibleInParts()) return none;
+    const near = this.members.map(({ solver, state }) => solver.near(state, state.bound + this.spare));
+    const isAll = near.every((patterns) => patterns !== null);
+    const { left } = this.deadline;
+    // Where not all patterns can be told, boards alone still say what it costs at the least; those found say what is good.
+    const inBoards = isAll ? null : this.solve(near, left() / 2);
+    if (inBoards && (inBoards.isInfeasible || inBoards.bound >= this.cost)) return none;
+    const patterns = this.members.map(({ solver }, index) => near[index] ?? solver.patterns);
+    const result = this.solve(patterns, isAll ? left() : left() / 2);
+    const bound = inBoards?.bound ?? (result.isInfeasible ? this.cost : result.bound);
+    const chosen = result.values && this.chosen(patterns, result.values, result.first);
+    return { basket: chosen && basketOf(chosen, this.input), bound };
+  }
+
+  private memberOf(solver: SubproblemSolver, state: SubproblemState): Member {
+    const { subproblem, cuts } = solver;
+    const columns = new Map(this.model.tagsOf(subproblem).map(({ column, own }) => [own, column]));
+    const costs: Row = {
+      lower: state.bound * (1 - 1e-9),
+      upper: state.bound + this.spare + 1e-6,
+      terms: subproblem.tags.map(({ column }) => [
+        columns.get(column) ?? 0,
+        subproblem.program.cost[column] ?? 0,
+      ]),
+    };
+    const rows = [...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, columns) })), costs];
+    return { solver, state, columns, rows };
+  }
+
+  /** Whether a cheaper purchase is left in parts, and without patterns: often none is. */
+  private isPossibleInParts(): boolean {
+    const { program } = this.model;
+    const rows = [...program.rows, ...this.members.flatMap((member) => member.rows), this.cutoff];
+    const linear = this.solver.linear({ ...program, rows });
+    const solution = linear.solve();
+    linear.end();
+    return solution.status !== 'infeasible';
+  }
+
+  /** The program with these patterns; a subproblem without is held by its cuts alone. */
+  private solve(given: (Pattern[] | null)[], seconds: number): MipResult & { first: number[] } {
+    const { program } = this.model;
     const whole: Program = {
       cost: [...program.cost],
       lower: [...program.lower],
       upper: [...program.upper],
       integer: [...program.integer],
-      rows: [...program.rows, cutoff],
+      rows: [...program.rows, this.cutoff],
     };
-    const first = solvers.map(({ subproblem }, index) => {
+    const first = this.members.map((member, index) => {
       const begin = whole.cost.length;
-      addShare(whole, subproblem, given[index] ?? null);
-      whole.rows.push(...(shareRows[index] ?? []));
+      addMember(whole, member, given[index] ?? null);
+      whole.rows.push(...member.rows);
       return begin;
     });
-    const found = solver.mip(whole, { seconds, gap: 0.9 });
+    const found = this.solver.mip(whole, { seconds, gap: 0.9 });
     return { ...found, bound: found.isInfeasible ? Infinity : Math.ceil(found.bound - 1e-4), first };
   }
 
-  function addShare(whole: Program, subproblem: Subproblem, own: Pattern[] | null): void {
-    const at = new Map(tagsOf(subproblem).map(({ column, own: place }) => [place, column]));
-    const { types, stocks } = subproblem.wood;
-    // What is only bought; rows of tiers are there already.
-    if (types.length === 0)
-      for (const row of subproblem.program.rows)
-        if (row.terms.every(([column]) => at.has(column)))
-          whole.rows.push({ ...row, terms: asTerms(row.terms, at) });
-    if (!own) return;
-    const begin = whole.cost.length;
-    for (const pattern of own) {
-      whole.cost.push(0);
-      whole.lower.push(0);
-      whole.upper.push(mostTimes(pattern, types));
-      whole.integer.push(true);
-    }
-    types.forEach(({ demand }, type) =>
-      whole.rows.push({
-        lower: demand,
-        upper: Infinity,
-        terms: own.flatMap(({ counts }, place) =>
-          counts
-            .filter(([each]) => each === type)
-            .map(([, count]): [number, number] => [begin + place, count]),
-        ),
-      }),
-    );
-    stocks.forEach((_, stock) =>
-      whole.rows.push({
-        lower: -(subproblem.supply[stock]?.owned ?? 0),
-        upper: Infinity,
-        terms: [
-          ...asTerms(subproblem.supply[stock]?.terms ?? [], at),
-          ...own.flatMap((pattern, place): [number, number][] =>
-            pattern.stock === stock ? [[begin + place, -1]] : [],
-          ),
-        ],
-      }),
-    );
-  }
-
-  function chosen(given: Pattern[][], values: ArrayLike<number>, first: number[]): Chosen[] {
-    return solvers.map(({ subproblem }, index) => {
+  private chosen(given: Pattern[][], values: ArrayLike<number>, first: number[]): Chosen[] {
+    return this.members.map(({ solver: { subproblem } }, index) => {
       const patterns = given[index] ?? [];
       const own: number[] = [];
-      for (const { column, own: place } of tagsOf(subproblem)) own[place] = values[column] ?? 0;
+      for (const { column, own: place } of this.model.tagsOf(subproblem)) own[place] = values[column] ?? 0;
       return {
         solver: { subproblem, patterns },
         times: timesOf(values, first[index] ?? 0, patterns.length),
@@ -143,4 +141,47 @@ export const closeRoundingGap = (
       };
     });
   }
+}
+
+/** Columns and rows of a subproblem's patterns in the whole program. */
+const addMember = (
+  whole: Program,
+  { solver: { subproblem }, columns }: Member,
+  patterns: Pattern[] | null,
+): void => {
+  const { types, stocks } = subproblem.wood;
+  // What is only bought; rows of tiers are there already.
+  if (types.length === 0)
+    for (const row of subproblem.program.rows)
+      if (row.terms.every(([column]) => columns.has(column)))
+        whole.rows.push({ ...row, terms: asTerms(row.terms, columns) });
+  if (!patterns) return;
+  const begin = whole.cost.length;
+  for (const pattern of patterns) {
+    whole.cost.push(0);
+    whole.lower.push(0);
+    whole.upper.push(mostTimes(pattern, types));
+    whole.integer.push(true);
+  }
+  types.forEach(({ demand }, type) =>
+    whole.rows.push({
+      lower: demand,
+      upper: Infinity,
+      terms: patterns.flatMap(({ counts }, place) =>
+        counts.filter(([each]) => each === type).map(([, count]): [number, number] => [begin + place, count]),
+      ),
+    }),
+  );
+  stocks.forEach((_, stock) =>
+    whole.rows.push({
+      lower: -(subproblem.supply[stock]?.owned ?? 0),
+      upper: Infinity,
+      terms: [
+        ...asTerms(subproblem.supply[stock]?.terms ?? [], columns),
+        ...patterns.flatMap((pattern, place): [number, number][] =>
+          pattern.stock === stock ? [[begin + place, -1]] : [],
+        ),
+      ],
+    }),
+  );
 };
