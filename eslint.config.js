@@ -36,12 +36,12 @@ module.exports = defineConfig([
   {
     files: ['src/**/*.ts', 'server/**/*.ts'],
     ignores: ['**/*.test.ts'],
-    rules: { 'max-lines-per-function': ['error', { max: 80 }], complexity: ['error', 20] },
+    rules: { 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
   },
   {
     files: ['src/**/*.tsx'],
     ignores: ['**/*.test.tsx'],
-    rules: { 'max-lines-per-function': ['error', { max: 150 }], complexity: ['error', 20] },
+    rules: { 'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }] },
   },
   { files: ['**/*.js', '**/*.cjs'], languageOptions: { globals: { __dirname: 'readonly' } } },
   { files: ['server/**', 'bench/**', 'scripts/**', 'e2e/**'], rules: { 'no-console': 'off' } },

@@ -124,6 +124,7 @@ test('by keyboard on a wide screen: the aisles of a store in the order that one 
   expect(await aisles()).toEqual(['Sheets', 'Hardware', 'Finish']);
   await press(button('Finish: move up, before hardware'));
   await press(button('Finish: move up, before sheets'));
+  await button('Sheets: move up, before finish').waitFor();
   expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
   await page.waitForTimeout(500);
   await page.reload();

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { purchaseLine } from '@/core/budget';
 import { capital } from '@/core/capital';
 import { isDate } from '@/core/io';
+import type { Result } from '@/core/result';
 import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
 import {
   CATEGORIES,
@@ -11,6 +12,7 @@ import {
   type Category,
   type Project,
   type Purchase,
+  type PurchaseLine,
   type Store,
 } from '@/core/project';
 import { nameKey } from '@/core/lumber';
@@ -23,6 +25,9 @@ const WORDS: { value: Category; label: string }[] = CATEGORIES.map((value) => ({
   value,
   label: capital(value),
 }));
+
+const TAX_OF_NEW = 'Blank: by the rate of the store.';
+const TAX_OF_OLD = 'As on the receipt; else it follows the rate of the store.';
 
 /** A line of a purchase that is being written: a new one, or one that is mended. */
 export interface PurchaseAt {
@@ -77,12 +82,7 @@ export const PurchaseForm = ({
   // Untouched, it follows from what was paid by the store's rate.
   const isTaxTold = !isPlanned && tax.trim() !== '' && tax !== taxBefore;
   const told = isTaxTold ? parseMoney(tax, currency) : null;
-  const taxFault =
-    told && !told.ok
-      ? (told.problems[0]?.sentence ?? '')
-      : told?.ok && sum.ok && told.value > sum.value
-        ? 'The tax is more than all that was paid.'
-        : null;
+  const taxFault = taxFaultOf(told, sum);
   const isReady =
     !taxFault && sum.ok && count.ok && isDate(date) && item.trim() !== '' && store.trim() !== '';
   const save = () => {
@@ -114,15 +114,7 @@ export const PurchaseForm = ({
       ...(share ? { share: { ...share, whole: wholeLine(line) - planned + sum.value } } : {}),
       ...(note.trim() === '' ? {} : { note: note.trim() }),
     };
-    const lines = purchase.lines.map((other, place) => (place === index ? written : other));
-    onSave({
-      ...purchase,
-      note: purchase.lines.length === 1 ? '' : purchase.note,
-      date,
-      storeId: known?.id ?? '',
-      store: known?.name ?? store.trim(),
-      lines,
-    });
+    onSave(withLine(purchase, index, written, { date, store, known }));
     onClose();
   };
   const missing = (text: string, sentence: string) => (isTried && text.trim() === '' ? sentence : null);
@@ -161,30 +153,13 @@ export const PurchaseForm = ({
         error={(isTried || isPlanned) && !sum.ok ? (sum.problems[0]?.sentence ?? '') : null}
       />
       {isPlanned ? null : (
-        <View>
-          <TextField
-            label="Store"
-            value={store}
-            onChange={setStore}
-            onSubmitEditing={save}
-            error={missing(store, 'Say where: a store of the book, or any name.')}
-          />
-          {stores.length > 0 ? (
-            <View style={styles.stores}>
-              {stores.map(({ id, name }) => (
-                <Button
-                  key={id}
-                  mode={nameKey(name) === nameKey(store) ? 'contained-tonal' : 'outlined'}
-                  compact
-                  accessibilityLabel={`At ${name}`}
-                  onPress={() => setStore(name)}
-                >
-                  {name}
-                </Button>
-              ))}
-            </View>
-          ) : null}
-        </View>
+        <StoreField
+          value={store}
+          onChange={setStore}
+          onSubmit={save}
+          stores={stores}
+          error={missing(store, 'Say where: a store of the book, or any name.')}
+        />
       )}
       <TextField
         label={line.pack > 1 ? `How many packs of ${line.pack}` : 'How many'}
@@ -210,11 +185,7 @@ export const PurchaseForm = ({
             inputMode="decimal"
             onSubmitEditing={save}
             error={taxFault}
-            help={
-              isNew
-                ? 'Blank: by the rate of the store.'
-                : 'As on the receipt; else it follows the rate of the store.'
-            }
+            help={isNew ? TAX_OF_NEW : TAX_OF_OLD}
           />
           <Choice label="What it is for" value={category} options={WORDS} onChange={setCategory} />
           <TextField label="Note" value={note} onChange={setNote} onSubmitEditing={save} />
@@ -224,6 +195,60 @@ export const PurchaseForm = ({
     </Detail>
   );
 };
+
+const taxFaultOf = (tax: Result<number> | null, paid: Result<number>): string | null => {
+  if (tax && !tax.ok) return tax.problems[0]?.sentence ?? '';
+  return tax?.ok && paid.ok && tax.value > paid.value ? 'The tax is more than all that was paid.' : null;
+};
+
+/** The purchase with one line written anew, of this day and store. */
+const withLine = (
+  purchase: Purchase,
+  index: number,
+  written: PurchaseLine,
+  { date, store, known }: { date: string; store: string; known: Store | undefined },
+): Purchase => ({
+  ...purchase,
+  note: purchase.lines.length === 1 ? '' : purchase.note,
+  date,
+  storeId: known?.id ?? '',
+  store: known?.name ?? store.trim(),
+  lines: purchase.lines.map((other, place) => (place === index ? written : other)),
+});
+
+/** Where it was bought: a store of the book, or any name. */
+const StoreField = ({
+  value,
+  onChange,
+  onSubmit,
+  stores,
+  error,
+}: {
+  value: string;
+  onChange: (store: string) => void;
+  onSubmit: () => void;
+  stores: Store[];
+  error: string | null;
+}) => (
+  <View>
+    <TextField label="Store" value={value} onChange={onChange} onSubmitEditing={onSubmit} error={error} />
+    {stores.length > 0 ? (
+      <View style={styles.stores}>
+        {stores.map(({ id, name }) => (
+          <Button
+            key={id}
+            mode={nameKey(name) === nameKey(value) ? 'contained-tonal' : 'outlined'}
+            compact
+            accessibilityLabel={`At ${name}`}
+            onPress={() => onChange(name)}
+          >
+            {name}
+          </Button>
+        ))}
+      </View>
+    ) : null}
+  </View>
+);
 
 const styles = StyleSheet.create({
   stores: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: 6 },

@@ -11,3 +11,4 @@ export * from './lineEdits';
 export * from './costs';
 export * from './overTime';
 export * from './baseline';
+export { aislesOf, aislesWith } from '../project';

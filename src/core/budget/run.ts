@@ -3,7 +3,7 @@ import { shownPlan, taxAt, type Buy, type Plan } from '../plan';
 import { offerAt, tierFor } from '../pricing';
 import { capital } from '../capital';
 import {
-  CATEGORIES,
+  aislesOf,
   type Book,
   type Category,
   type Item,
@@ -32,23 +32,6 @@ export interface RunLine {
   /** Boards among them against defects. */
   spare: number;
 }
-
-/** Sheets and boards first, while the cart is empty; what is small last (rule of thumb). */
-const USUAL_AISLES: Category[] = [
-  'sheets',
-  'wood',
-  'hardware',
-  'consumables',
-  'finish',
-  'tools',
-  'other',
-  'trips',
-];
-
-/** The order in which one walks through a store: as it was learnt there, then the usual one. */
-export const aislesOf = (store: Pick<Store, 'aisles'> | undefined): Category[] => [
-  ...new Set([...(store?.aisles ?? []), ...USUAL_AISLES, ...CATEGORIES]),
-];
 
 /** The item of a line of the plan, as it lies in the store; null where it is sold no more. */
 export const itemOfBuy = (buy: Buy, book: Book): Item | null => {
@@ -157,13 +140,6 @@ export const cartLine = (
 export const learnedAisleOrder = (purchase: Purchase, store: Store | undefined): Category[] => [
   ...new Set([...purchase.lines.map(({ category }) => category), ...aislesOf(store)]),
 ];
-
-/** The order of the aisles when one of them comes right before another. */
-export const aislesWith = (store: Store | undefined, category: Category, before: Category): Category[] => {
-  const others = aislesOf(store).filter((one) => one !== category);
-  others.splice(others.indexOf(before), 0, category);
-  return others;
-};
 
 /** Something that did not go as planned, and what was to buy before it. */
 export interface Deviation {

@@ -17,6 +17,17 @@ export interface RandomList extends Case {
   rack: Omit<RackEntry, 'id'>[];
 }
 
+/** Throws of dice from a seed. */
+const diceFrom = (seed: number) => {
+  const next = randomFrom(seed);
+  const whole = (from: number, to: number) => from + Math.floor(next() * (to - from + 1));
+  return {
+    whole,
+    pick: <T>(list: T[]): T => list[whole(0, list.length - 1)] as T,
+    chance: (share: number) => next() < share,
+  };
+};
+
 const SECTIONS = ['2x4', '2x6', '1x4', '2x2', '1x6'];
 const MATERIALS = ['stud', 'pine', 'cedar'];
 const EIGHTHS = ['', ' 1/8', ' 1/4', ' 3/8', ' 1/2', ' 5/8', ' 3/4', ' 7/8'];
@@ -27,10 +38,8 @@ const FEET = [6, 8, 10, 12, 16];
  * stores with trips, shipping, discounts, tiers and limits; what is on the rack; a car that carries only so much.
  */
 export const randomList = (seed: number): RandomList => {
-  const next = randomFrom(seed);
-  const whole = (from: number, to: number) => from + Math.floor(next() * (to - from + 1));
-  const pick = <T>(list: T[]): T => list[whole(0, list.length - 1)] as T;
-  const chance = (share: number) => next() < share;
+  const dice = diceFrom(seed);
+  const { whole, pick, chance } = dice;
   const stores = ['Yard', 'Mill', 'Barn', 'Post'].slice(0, whole(1, 4));
   const sections = SECTIONS.slice(0, whole(1, 3));
   const hasSheets = chance(0.3);
@@ -53,29 +62,7 @@ export const randomList = (seed: number): RandomList => {
       );
   if (chance(0.6)) parts.push(`h,hardware,${whole(1, 140)},,,,,,,,screws`);
 
-  const prices = ['store,item,kind,section,length,width,material,price,pack,min_qty,available'];
-  for (const store of stores) {
-    for (const section of [...sections, ...(chance(0.4) ? ['2x8'] : [])])
-      for (const material of MATERIALS.slice(0, whole(1, 3)))
-        for (const feet of FEET.filter(() => chance(0.6))) {
-          const price = ((feet * whole(30, 90)) / 100).toFixed(2);
-          const pack = chance(0.1) ? whole(2, 5) : 1;
-          const limit = chance(0.15) ? whole(1, 12) : '';
-          prices.push(`${store},,,${section},${feet}ft,,${material},${price},${pack},1,${limit}`);
-          if (chance(0.1))
-            prices.push(
-              `${store},,,${section},${feet}ft,,${material},${(Number(price) * 0.85).toFixed(2)},${pack},${whole(4, 12)},${limit}`,
-            );
-        }
-    if (hasSheets)
-      for (const [length, width] of [
-        ['8ft', '4ft'],
-        ['4ft', '4ft'],
-      ].filter(() => chance(0.8)))
-        prices.push(`${store},,sheet,3/4in,${length},${width},ply,${whole(20, 60)}.50,1,1,`);
-    for (const pack of [1, 25, 100].filter(() => chance(0.5)))
-      prices.push(`${store},screws,hardware,,,,,${(pack * 0.1 + whole(10, 90) / 100).toFixed(2)},${pack},1,`);
-  }
+  const prices = randomPrices(dice, { stores, sections, hasSheets });
 
   const settings: Partial<PlanSettings> = {
     tax: chance(0.5) ? 0.0775 : 0,
@@ -112,4 +99,34 @@ export const randomList = (seed: number): RandomList => {
     stores: Object.fromEntries(stores.map((name) => [name, terms()])),
     rack,
   };
+};
+
+const randomPrices = (
+  { whole, chance }: ReturnType<typeof diceFrom>,
+  { stores, sections, hasSheets }: { stores: string[]; sections: string[]; hasSheets: boolean },
+): string[] => {
+  const prices = ['store,item,kind,section,length,width,material,price,pack,min_qty,available'];
+  for (const store of stores) {
+    for (const section of [...sections, ...(chance(0.4) ? ['2x8'] : [])])
+      for (const material of MATERIALS.slice(0, whole(1, 3)))
+        for (const feet of FEET.filter(() => chance(0.6))) {
+          const price = ((feet * whole(30, 90)) / 100).toFixed(2);
+          const pack = chance(0.1) ? whole(2, 5) : 1;
+          const limit = chance(0.15) ? whole(1, 12) : '';
+          prices.push(`${store},,,${section},${feet}ft,,${material},${price},${pack},1,${limit}`);
+          if (chance(0.1))
+            prices.push(
+              `${store},,,${section},${feet}ft,,${material},${(Number(price) * 0.85).toFixed(2)},${pack},${whole(4, 12)},${limit}`,
+            );
+        }
+    if (hasSheets)
+      for (const [length, width] of [
+        ['8ft', '4ft'],
+        ['4ft', '4ft'],
+      ].filter(() => chance(0.8)))
+        prices.push(`${store},,sheet,3/4in,${length},${width},ply,${whole(20, 60)}.50,1,1,`);
+    for (const pack of [1, 25, 100].filter(() => chance(0.5)))
+      prices.push(`${store},screws,hardware,,,,,${(pack * 0.1 + whole(10, 90) / 100).toFixed(2)},${pack},1,`);
+  }
+  return prices;
 };

@@ -1,6 +1,8 @@
 import { nameKey, type Material } from '../lumber';
 import type { Patch } from 'immer';
 import { assertNever } from '../assertNever';
+import { aislesWith } from './aisles';
+import type { Category } from './category';
 import type { Change } from './history';
 import { applyPatches } from './patches';
 import type { Book, Price, RackEntry, Store, Tool } from './types';
@@ -10,6 +12,8 @@ export type BookCommand =
   | { type: 'putStore'; store: Store }
   /** Some fields of a store; the others stay. */
   | { type: 'editStore'; storeId: string; fields: Partial<Omit<Store, 'id'>> }
+  /** One aisle of a store comes right before another, in the order in which it is walked. */
+  | { type: 'moveAisle'; storeId: string; category: Category; before: Category }
   | { type: 'removeStore'; storeId: string }
   | { type: 'putPrices'; prices: Price[]; stores?: Store[]; materials?: Material[] }
   | { type: 'removePrices'; ids: string[] }
@@ -26,6 +30,7 @@ export type BookCommand =
 const BOOK_COMMANDS: Record<BookCommand['type'], true> = {
   putStore: true,
   editStore: true,
+  moveAisle: true,
   removeStore: true,
   putPrices: true,
   removePrices: true,
@@ -72,6 +77,15 @@ const entryChanges = (book: Book, command: BookCommand): EntryChange[] => {
     case 'editStore': {
       const store = book.stores[command.storeId];
       return store ? [put('stores')({ ...store, ...command.fields })] : [];
+    }
+    case 'moveAisle': {
+      const store = book.stores[command.storeId];
+      if (!store) return [];
+      const moved: Store = {
+        ...store,
+        aisles: aislesWith(store, command.category, command.before),
+      };
+      return [put('stores')(moved)];
     }
     case 'removeStore':
       return [
@@ -152,6 +166,7 @@ const label = (book: Book, command: BookCommand): string => {
     case 'putStore':
       return `${book.stores[command.store.id] ? 'change' : 'add'} store ${command.store.name}`;
     case 'editStore':
+    case 'moveAisle':
       return `change store ${book.stores[command.storeId]?.name ?? ''}`;
     case 'removeStore':
       return `delete store ${book.stores[command.storeId]?.name ?? ''}`;

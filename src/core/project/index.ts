@@ -19,6 +19,7 @@ export { apply, withChanges, type Command } from './commands';
 export { applyToBook, isBookCommand, type BookCommand } from './bookCommands';
 export { applyPatches } from './patches';
 export * from './purchases';
+export * from './aisles';
 export * from './charges';
 export { shippingFor } from '../cutting/model';
 export * from './tools';

@@ -124,14 +124,11 @@ interface Reader {
   scope: Scope;
 }
 
-/** Reads formulas where they stand: names mean parts of the same option first, then parts anywhere, and variables. */
-export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
+/** Works each thing out once; one that follows from itself is a fault that names the round. */
+const workedOnce = () => {
   const worked = new Map<string, Result<Quantity> | 'open'>();
   const trail: string[] = [];
-  const variables = new Map(project.variables.map((variable) => [variable.name.toLowerCase(), variable]));
-
-  /** Works a thing out once; one that follows from itself is a fault that names the round. */
-  const once = (key: string, name: string, work: () => Result<Quantity>): Result<Quantity> => {
+  return (key: string, name: string, work: () => Result<Quantity>): Result<Quantity> => {
     const held = worked.get(key);
     if (held === 'open') {
       const round = [...trail.slice(trail.indexOf(name)), name].join(' → ');
@@ -145,6 +142,12 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
     worked.set(key, result);
     return result;
   };
+};
+
+/** Reads formulas where they stand: names mean parts of the same option first, then parts anywhere, and variables. */
+export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
+  const once = workedOnce();
+  const variables = new Map(project.variables.map((variable) => [variable.name.toLowerCase(), variable]));
 
   const variableValue = (variable: Variable): Result<Quantity> =>
     once(`variable:${variable.id}`, variable.name, () => {

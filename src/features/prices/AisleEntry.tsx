@@ -52,7 +52,6 @@ export const AisleEntry = (props: Props) => {
 const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   const { unit, currency, offers, dispatch } = desk;
   const isWide = useIsWide();
-  const colors = useColors();
   const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
   const [wasTried, setTried] = useState(false);
   const entry = visit.entry ?? blankEntry(ask, unit);
@@ -118,26 +117,11 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
     setTried(false);
     toPrice();
   };
-  const best = cheapestElsewhere(desk, ask, visit.storeId);
   const compared = read.ok ? comparison(read.value, desk) : '';
-  const lastDay = ask.last ? newestOf(ask.last).date : null;
   return (
     <View style={styles.column}>
       <ScrollView style={styles.grow} contentContainerStyle={styles.card} keyboardShouldPersistTaps="always">
-        <View>
-          <Text size="title">{tagName(ask.item)}</Text>
-          <Text size="small" tone="soft">
-            {[
-              `for ${ask.for.join(', ')}`,
-              last && ask.last
-                ? `last ${asSold({ ...last, pack: ask.last.pack, minQty: 1 }, currency)}${lastDay ? `, ${formatDay(lastDay)}` : ''}${isStale(lastDay, desk.today, desk.staleAfter) ? ' (old)' : ''}`
-                : 'never seen here',
-              best,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </Text>
-        </View>
+        <AskHead desk={desk} ask={ask} storeId={visit.storeId} />
         <View style={styles.line}>
           <View ref={input} style={styles.price}>
             <TextField
@@ -187,50 +171,48 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
           />
         ) : null}
         {doubt ? (
-          <View style={[styles.doubt, { borderColor: colors.red }]} role="alert">
-            <Text>
-              Really {read.ok ? asSold(read.value, currency) : ''}?{' '}
-              {doubt.against === 'last' ? 'The last was' : 'By its neighbours it would be about'}{' '}
-              {formatTag(Math.round(doubt.expected / 10_000) * 10_000, currency)}.
-            </Text>
-            <View style={styles.line}>
-              <Button mode="contained" onPress={() => read.ok && put(read.value, 'priced')}>
-                Yes, it is
-              </Button>
-              <Button mode="outlined" onPress={typeAgain}>
-                Type it again
-              </Button>
-            </View>
-          </View>
+          <OutlierAlert
+            outlier={doubt}
+            sold={read.ok ? asSold(read.value, currency) : ''}
+            currency={currency}
+            onYes={() => read.ok && put(read.value, 'priced')}
+            onAgain={typeAgain}
+          />
         ) : null}
         {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
       </ScrollView>
-      <View style={[styles.quick, { borderColor: colors.hairline }]}>
-        {last ? (
-          <Button
-            mode="outlined"
-            compact
-            onPress={() => again(null)}
-            accessibilityLabel={`Same as last time, ${formatTag(last.price, currency)}`}
-          >
-            Same as last
-          </Button>
-        ) : null}
-        {ask.last ? (
-          <Button mode="outlined" compact onPress={() => again(0)}>
-            Out of stock
-          </Button>
-        ) : null}
-        <Button mode="outlined" compact onPress={() => answer({ kind: 'passed' })}>
-          {ask.last ? 'Pass' : 'Not here'}
-        </Button>
-        {isWide ? (
-          <Button mode="contained" onPress={save}>
-            Next
-          </Button>
-        ) : null}
-      </View>
+      <QuickAnswers
+        last={last ? formatTag(last.price, currency) : null}
+        isKnown={ask.last !== null}
+        onSame={() => again(null)}
+        onOut={() => again(0)}
+        onPass={() => answer({ kind: 'passed' })}
+        onNext={isWide ? save : null}
+      />
       {isWide ? null : <PriceKeys value={entry.price} onChange={(price) => set({ price })} onNext={save} />}
+    </View>
+  );
+};
+
+/** What is asked for, what it was last, and where it is cheapest. */
+const AskHead = ({ desk, ask, storeId }: { desk: Props['desk']; ask: Ask; storeId: string }) => {
+  const last = lastPrice(ask);
+  const lastDay = ask.last ? newestOf(ask.last).date : null;
+  const age = lastDay
+    ? `, ${formatDay(lastDay)}${isStale(lastDay, desk.today, desk.staleAfter) ? ' (old)' : ''}`
+    : '';
+  const before =
+    last && ask.last
+      ? `last ${asSold({ ...last, pack: ask.last.pack, minQty: 1 }, desk.currency)}${age}`
+      : 'never seen here';
+  return (
+    <View>
+      <Text size="title">{tagName(ask.item)}</Text>
+      <Text size="small" tone="soft">
+        {[`for ${ask.for.join(', ')}`, before, cheapestElsewhere(desk, ask, storeId)]
+          .filter(Boolean)
+          .join(' · ')}
+      </Text>
     </View>
   );
 };
@@ -308,6 +290,81 @@ const comparison = (
     prices: { typed: { ...read, id: 'typed', storeId: store.id } },
   });
   return offer ? asCompared(offer, unit, currency) : '';
+};
+
+/** What is said of a thing at the shelf with one touch. */
+const QuickAnswers = ({
+  last,
+  isKnown,
+  onSame,
+  onOut,
+  onPass,
+  onNext,
+}: {
+  /** The price of last time, in words. */
+  last: string | null;
+  isKnown: boolean;
+  onSame: () => void;
+  onOut: () => void;
+  onPass: () => void;
+  onNext: (() => void) | null;
+}) => {
+  const colors = useColors();
+  return (
+    <View style={[styles.quick, { borderColor: colors.hairline }]}>
+      {last ? (
+        <Button mode="outlined" compact onPress={onSame} accessibilityLabel={`Same as last time, ${last}`}>
+          Same as last
+        </Button>
+      ) : null}
+      {isKnown ? (
+        <Button mode="outlined" compact onPress={onOut}>
+          Out of stock
+        </Button>
+      ) : null}
+      <Button mode="outlined" compact onPress={onPass}>
+        {isKnown ? 'Pass' : 'Not here'}
+      </Button>
+      {onNext ? (
+        <Button mode="contained" onPress={onNext}>
+          Next
+        </Button>
+      ) : null}
+    </View>
+  );
+};
+
+/** A price far off what was seen before is asked about. */
+const OutlierAlert = ({
+  outlier,
+  sold,
+  currency,
+  onYes,
+  onAgain,
+}: {
+  outlier: PriceOutlier;
+  sold: string;
+  currency: string;
+  onYes: () => void;
+  onAgain: () => void;
+}) => {
+  const colors = useColors();
+  return (
+    <View style={[styles.doubt, { borderColor: colors.red }]} role="alert">
+      <Text>
+        Really {sold}? {outlier.against === 'last' ? 'The last was' : 'By its neighbours it would be about'}{' '}
+        {formatTag(Math.round(outlier.expected / 10_000) * 10_000, currency)}.
+      </Text>
+      <View style={styles.line}>
+        <Button mode="contained" onPress={onYes}>
+          Yes, it is
+        </Button>
+        <Button mode="outlined" onPress={onAgain}>
+          Type it again
+        </Button>
+      </View>
+    </View>
+  );
 };
 
 const styles = StyleSheet.create({

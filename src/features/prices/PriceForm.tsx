@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { formatTag } from '@/core/units';
+import { formatTag, type LengthUnit } from '@/core/units';
 import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/pricing';
-import { emptyStore, type Kind, type PriceUnit } from '@/core/project';
+import { emptyStore, type Kind, type Price, type PriceUnit } from '@/core/project';
 import { newId, notify } from '@/hooks';
 import { Button, Choice, Detail, KINDS, TextField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
@@ -52,6 +52,23 @@ const FINISHES: { value: PriceDraft['finish']; label: string }[] = [
   { value: 'rough', label: 'Rough, random widths' },
 ];
 
+type FieldPlace =
+  | 'name'
+  | 'section'
+  | 'length'
+  | 'width'
+  | 'material'
+  | 'price'
+  | 'pack'
+  | 'minQty'
+  | 'available'
+  | 'date'
+  | 'note'
+  | 'weight'
+  | 'perWeight'
+  | 'planing'
+  | 'waste';
+
 /** One price as it is on the shelf tag. */
 export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }: Props) => {
   const { unit, currency, book, stores, dispatch, undo } = desk;
@@ -76,26 +93,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
     return wasTried || String(draft[place] ?? '') !== '' ? found : null;
   };
-  const field = (
-    place:
-      | 'name'
-      | 'section'
-      | 'length'
-      | 'width'
-      | 'material'
-      | 'price'
-      | 'pack'
-      | 'minQty'
-      | 'available'
-      | 'date'
-      | 'note'
-      | 'weight'
-      | 'perWeight'
-      | 'planing'
-      | 'waste',
-    label: string,
-    help?: string,
-  ) => (
+  const field = (place: FieldPlace, label: string, help?: string) => (
     <TextField
       label={label}
       value={draft[place]}
@@ -108,8 +106,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       pad={['length', 'width', 'planing'].includes(place) ? unit : undefined}
     />
   );
-  const kindOfPack = draft.unit === 'each' || draft.unit === 'pack';
-  const compared = read.ok ? comparison() : null;
+  const compared = read.ok ? comparisonWords(read.value, unit, currency) : null;
   const old = draft.id === null ? undefined : book.prices[draft.id];
   return (
     <Detail
@@ -153,62 +150,8 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
         options={UNITS[draft.kind]}
         onChange={(unit) => set({ unit })}
       />
-      {draft.kind === 'hardware' ? (
-        <Choice
-          label="How much it brings"
-          value={draft.packBy}
-          options={PACK_BY}
-          onChange={(packBy) => set({ packBy, perWeight: perWeightFor(packBy) })}
-        />
-      ) : null}
-      {draft.kind === 'hardware' && draft.packBy !== 'count' ? (
-        <>
-          {field('weight', `Weight of the pack, ${draft.packBy}`)}
-          {field(
-            'perWeight',
-            `Pieces in a ${draft.packBy === 'lb' ? 'pound' : 'kilogram'}`,
-            'By the label, or weigh a handful. About 215 deck screws of 2 1/2 in weigh 2 lb (rule of thumb).',
-          )}
-        </>
-      ) : kindOfPack ? (
-        field(
-          'pack',
-          'Pieces it brings',
-          draft.kind === 'hardware' ? 'A box of 100 brings 100.' : 'A bundle of 8 brings 8.',
-        )
-      ) : null}
-      <Choice
-        label="What it is"
-        value={draft.kind}
-        options={KINDS}
-        onChange={(kind) => set({ kind, unit: kind === 'hardware' ? 'pack' : 'each' })}
-      />
-      {draft.kind === 'hardware' ? null : (
-        <>
-          {field('section', draft.kind === 'board' ? 'Section' : 'Thickness')}
-          {field('length', 'Length of it')}
-          {draft.kind === 'sheet' ? field('width', 'Width of it') : null}
-          {field('material', 'Material')}
-        </>
-      )}
-      {draft.kind === 'board' ? (
-        <Choice
-          label="Its faces"
-          value={draft.finish}
-          options={FINISHES}
-          onChange={(finish) => set({ finish, ...(finish === 'rough' ? roughFor(draft, unit) : {}) })}
-        />
-      ) : null}
-      {draft.kind === 'board' && draft.finish === 'rough' ? (
-        <>
-          <Text size="small" tone="soft">
-            Write the section and length it usually comes in. A needed board is then priced by its share of
-            that, planed, with the waste.
-          </Text>
-          {field('planing', 'Planing takes off')}
-          {field('waste', 'Waste in percent', 'Knots, wane and ends: a quarter is usual (rule of thumb).')}
-        </>
-      ) : null}
+      <PackFields draft={draft} field={field} set={set} />
+      <ShapeFields draft={draft} unit={unit} field={field} set={set} />
       {field(
         'name',
         'As the shelf tag names it',
@@ -227,30 +170,6 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       <View aria-live="polite">{compared ? <Text tone="soft">{compared}</Text> : null}</View>
     </Detail>
   );
-
-  function perWeightFor(packBy: PriceDraft['packBy']): string {
-    const usual = packBy === 'count' ? null : usualPieces(draft.name, packBy);
-    return draft.perWeight === '' && usual !== null ? String(usual) : draft.perWeight;
-  }
-
-  function comparison(): string {
-    if (!read.ok) return '';
-    const seen = { ...read.value, id: 'draft', storeId: 'draft', source: 'typed' as const };
-    const each = perPurchase(seen);
-    const [offer] = currentOffers({
-      stores: { draft: emptyStore('draft', '', currency) },
-      prices: { draft: seen },
-    });
-    return each === null || !offer
-      ? ''
-      : [
-          `${formatTag(Math.round(each / 10_000) * 10_000, currency)} a purchase`,
-          ...(read.value.weight ? [`about ${read.value.pack} pieces`] : []),
-          ...allCompared(offer, unit, currency).slice(
-            read.value.pack > 1 || draft.kind === 'hardware' ? 0 : 1,
-          ),
-        ].join(', ');
-  }
 
   function save(): void {
     setTried(true);
@@ -280,3 +199,103 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
     notify({ text: `The price of ${old.item.name} is deleted.`, action: { label: 'Undo', run: undo } });
   }
 };
+
+/** A price as it compares: by purchase, by piece, by length and by measure. */
+const comparisonWords = (
+  value: Omit<Price, 'id' | 'storeId' | 'source'>,
+  unit: LengthUnit,
+  currency: string,
+): string => {
+  const seen = { ...value, id: 'draft', storeId: 'draft', source: 'typed' as const };
+  const each = perPurchase(seen);
+  const [offer] = currentOffers({
+    stores: { draft: emptyStore('draft', '', currency) },
+    prices: { draft: seen },
+  });
+  if (each === null || !offer) return '';
+  return [
+    `${formatTag(Math.round(each / 10_000) * 10_000, currency)} a purchase`,
+    ...(value.weight ? [`about ${value.pack} pieces`] : []),
+    ...allCompared(offer, unit, currency).slice(value.pack > 1 || value.item.kind === 'hardware' ? 0 : 1),
+  ].join(', ');
+};
+
+interface FieldsProps {
+  draft: PriceDraft;
+  unit: LengthUnit;
+  field: (place: FieldPlace, label: string, help?: string) => ReactNode;
+  set: (fields: Partial<PriceDraft>) => void;
+}
+
+/** How many pieces it brings: counted, or by weight. */
+const PackFields = ({ draft, field, set }: Pick<FieldsProps, 'draft' | 'field' | 'set'>) => (
+  <>
+    {draft.kind === 'hardware' ? (
+      <Choice
+        label="How much it brings"
+        value={draft.packBy}
+        options={PACK_BY}
+        onChange={(packBy) => set({ packBy, perWeight: perWeightFor(draft, packBy) })}
+      />
+    ) : null}
+    {draft.kind === 'hardware' && draft.packBy !== 'count' ? (
+      <>
+        {field('weight', `Weight of the pack, ${draft.packBy}`)}
+        {field(
+          'perWeight',
+          `Pieces in a ${draft.packBy === 'lb' ? 'pound' : 'kilogram'}`,
+          'By the label, or weigh a handful. About 215 deck screws of 2 1/2 in weigh 2 lb (rule of thumb).',
+        )}
+      </>
+    ) : draft.unit === 'each' || draft.unit === 'pack' ? (
+      field(
+        'pack',
+        'Pieces it brings',
+        draft.kind === 'hardware' ? 'A box of 100 brings 100.' : 'A bundle of 8 brings 8.',
+      )
+    ) : null}
+  </>
+);
+
+const perWeightFor = (draft: PriceDraft, packBy: PriceDraft['packBy']): string => {
+  const usual = packBy === 'count' ? null : usualPieces(draft.name, packBy);
+  return draft.perWeight === '' && usual !== null ? String(usual) : draft.perWeight;
+};
+
+/** What is priced: its kind, its size, and whether it is planed. */
+const ShapeFields = ({ draft, unit, field, set }: FieldsProps) => (
+  <>
+    <Choice
+      label="What it is"
+      value={draft.kind}
+      options={KINDS}
+      onChange={(kind) => set({ kind, unit: kind === 'hardware' ? 'pack' : 'each' })}
+    />
+    {draft.kind === 'hardware' ? null : (
+      <>
+        {field('section', draft.kind === 'board' ? 'Section' : 'Thickness')}
+        {field('length', 'Length of it')}
+        {draft.kind === 'sheet' ? field('width', 'Width of it') : null}
+        {field('material', 'Material')}
+      </>
+    )}
+    {draft.kind === 'board' ? (
+      <Choice
+        label="Its faces"
+        value={draft.finish}
+        options={FINISHES}
+        onChange={(finish) => set({ finish, ...(finish === 'rough' ? roughFor(draft, unit) : {}) })}
+      />
+    ) : null}
+    {draft.kind === 'board' && draft.finish === 'rough' ? (
+      <>
+        <Text size="small" tone="soft">
+          Write the section and length it usually comes in. A needed board is then priced by its share of
+          that, planed, with the waste.
+        </Text>
+        {field('planing', 'Planing takes off')}
+        {field('waste', 'Waste in percent', 'Knots, wane and ends: a quarter is usual (rule of thumb).')}
+      </>
+    ) : null}
+  </>
+);

@@ -138,74 +138,24 @@ export const readDraft = (
   unit: LengthUnit,
   today: string,
 ): Result<Omit<Price, 'id' | 'storeId' | 'source'>> => {
-  const problems: Problem[] = [];
-  const fault = (place: keyof PriceDraft, sentence: string) =>
-    problems.push({ code: 'price', place, sentence });
-  const need = <T>(place: keyof PriceDraft, result: Result<T>): T | null => {
-    if (result.ok) return result.value;
-    fault(place, result.problems[0]?.sentence ?? '');
-    return null;
-  };
-  const length = (place: 'length' | 'width'): Measure | null => {
-    const ticks = need(place, parseLength(draft[place], unit));
-    if (ticks === 0) fault(place, 'It must be more than nothing.');
-    return ticks === null ? null : { text: withUnit({ text: draft[place].trim(), ticks }, unit), ticks };
-  };
-  const item: Item = {
-    kind: draft.kind,
-    name: draft.name.trim(),
-    section: '',
-    length: null,
-    width: null,
-    material: '',
-  };
-  if (draft.kind === 'hardware') {
-    if (item.name === '') fault('name', 'Write the item as the shelf tag names it.');
-  } else {
-    item.material = draft.material.trim().replace(/\s+/g, ' ');
-    if (item.material === '')
-      fault('material', 'Write what it is made of, such as pine, treated or birch ply.');
-    if (item.material.includes('|')) fault('material', 'A price is for one material.');
-    if (draft.kind === 'board') item.section = need('section', parseSection(draft.section, unit))?.name ?? '';
-    else item.section = thicknessName(need('section', parseThickness(draft.section, unit)) ?? 0);
-    item.length = length('length');
-    if (draft.kind === 'sheet') item.width = length('width');
-  }
-  const price = need(
-    'price',
-    draft.price.trim() === ''
-      ? {
-          ok: false,
-          problems: [{ code: 'price', place: '', sentence: 'Write the price on the tag, such as 3.98.' }],
-        }
-      : parseTag(draft.price),
-  );
-  const weight = draft.kind === 'hardware' && draft.packBy !== 'count' ? readWeight(draft.packBy) : null;
-  const pack = weight
-    ? piecesByWeight(weight)
-    : draft.kind === 'hardware' && draft.packBy !== 'count'
-      ? 1
-      : (need('pack', parseCount(draft.pack)) ?? 1);
-  const rough = draft.kind === 'board' && draft.finish === 'rough' ? readRough() : null;
-  const minQty = need('minQty', parseCount(draft.minQty)) ?? 1;
-  const available =
-    draft.available.trim() === ''
-      ? null
-      : draft.available.trim() === '0'
-        ? 0
-        : need('available', parseCount(draft.available));
-  const date = draft.date.trim() === '' ? (draft.id === null ? today : null) : draft.date.trim();
-  if (date !== null && !isDate(date)) fault('date', `"${date}" is not a date; write it as 2026-05-31.`);
-  const byMeasure = draft.unit !== 'each' && draft.unit !== 'pack';
-  if (byMeasure && problems.length === 0 && amountOf(item, draft.unit) === null)
-    fault('unit', 'It cannot be priced by that.');
-  if (problems.length > 0 || price === null) return { ok: false, problems };
-  if (item.name === '') item.name = itemName(item);
+  const reader = new DraftReader(draft, unit);
+  const item = reader.item();
+  const price = reader.price();
+  const weight = reader.weight();
+  const pack = reader.pack(weight);
+  const rough = reader.rough();
+  const minQty = reader.count('minQty') ?? 1;
+  const available = reader.available();
+  const date = reader.date(today);
+  const isByMeasure = draft.unit !== 'each' && draft.unit !== 'pack';
+  if (isByMeasure && reader.problems.length === 0 && amountOf(item, draft.unit) === null)
+    reader.fault('unit', 'It cannot be priced by that.');
+  if (reader.problems.length > 0 || price === null) return { ok: false, problems: reader.problems };
   return ok({
-    item,
+    item: item.name === '' ? { ...item, name: itemName(item) } : item,
     price,
     unit: draft.unit,
-    pack: byMeasure ? 1 : pack,
+    pack: isByMeasure ? 1 : pack,
     minQty,
     available,
     date,
@@ -213,23 +163,110 @@ export const readDraft = (
     ...(weight ? { weight } : {}),
     ...(rough ? { rough } : {}),
   });
+};
 
-  function readWeight(by: PackWeight['unit']): PackWeight | null {
-    const amount = need('weight', parseDecimal(draft.weight));
-    const pieces = need('perWeight', parseDecimal(draft.perWeight));
-    if (amount === 0) fault('weight', 'It must weigh more than nothing.');
-    if (pieces === 0) fault('perWeight', 'It must be more than nothing.');
-    return amount && pieces ? { amount, unit: by, pieces } : null;
+/** Reads the fields of a draft, and keeps every fault with its field as the place. */
+class DraftReader {
+  readonly problems: Problem[] = [];
+
+  constructor(
+    private readonly draft: PriceDraft,
+    private readonly unit: LengthUnit,
+  ) {}
+
+  fault(place: keyof PriceDraft, sentence: string): void {
+    this.problems.push({ code: 'price', place, sentence });
   }
 
-  function readRough(): Rough | null {
-    const planing = need('planing', parseLength(draft.planing, unit));
-    const waste = draft.waste.trim() === '' ? 0 : need('waste', parseDecimal(draft.waste.replace('%', '')));
+  count(place: 'minQty' | 'pack' | 'available'): number | null {
+    return this.need(place, parseCount(this.draft[place]));
+  }
+
+  item(): Item {
+    const { draft } = this;
+    const bare = { kind: draft.kind, name: draft.name.trim(), section: '', length: null, width: null };
+    if (draft.kind === 'hardware') {
+      if (bare.name === '') this.fault('name', 'Write the item as the shelf tag names it.');
+      return { ...bare, material: '' };
+    }
+    const material = draft.material.trim().replace(/\s+/g, ' ');
+    if (material === '')
+      this.fault('material', 'Write what it is made of, such as pine, treated or birch ply.');
+    if (material.includes('|')) this.fault('material', 'A price is for one material.');
+    const section =
+      draft.kind === 'board'
+        ? (this.need('section', parseSection(draft.section, this.unit))?.name ?? '')
+        : thicknessName(this.need('section', parseThickness(draft.section, this.unit)) ?? 0);
+    const length = this.length('length');
+    return {
+      ...bare,
+      material,
+      section,
+      length,
+      width: draft.kind === 'sheet' ? this.length('width') : null,
+    };
+  }
+
+  price(): number | null {
+    const { price } = this.draft;
+    if (price.trim() !== '') return this.need('price', parseTag(price));
+    this.fault('price', 'Write the price on the tag, such as 3.98.');
+    return null;
+  }
+
+  weight(): PackWeight | null {
+    const { kind, packBy } = this.draft;
+    if (kind !== 'hardware' || packBy === 'count') return null;
+    const amount = this.need('weight', parseDecimal(this.draft.weight));
+    const pieces = this.need('perWeight', parseDecimal(this.draft.perWeight));
+    if (amount === 0) this.fault('weight', 'It must weigh more than nothing.');
+    if (pieces === 0) this.fault('perWeight', 'It must be more than nothing.');
+    return amount && pieces ? { amount, unit: packBy, pieces } : null;
+  }
+
+  pack(weight: PackWeight | null): number {
+    if (weight) return piecesByWeight(weight);
+    const { kind, packBy } = this.draft;
+    return kind === 'hardware' && packBy !== 'count' ? 1 : (this.count('pack') ?? 1);
+  }
+
+  rough(): Rough | null {
+    const { kind, finish } = this.draft;
+    if (kind !== 'board' || finish !== 'rough') return null;
+    const planing = this.need('planing', parseLength(this.draft.planing, this.unit));
+    const share = this.draft.waste.trim();
+    const waste = share === '' ? 0 : this.need('waste', parseDecimal(share.replace('%', '')));
     if (planing === null || waste === null) return null;
-    const text = withUnit({ text: draft.planing.trim(), ticks: planing }, unit);
+    const text = withUnit({ text: this.draft.planing.trim(), ticks: planing }, this.unit);
     return { planing: { text, ticks: planing }, waste: waste / 100 };
   }
-};
+
+  available(): number | null {
+    const text = this.draft.available.trim();
+    if (text === '') return null;
+    return text === '0' ? 0 : this.count('available');
+  }
+
+  date(today: string): string | null {
+    const text = this.draft.date.trim();
+    if (text === '') return this.draft.id === null ? today : null;
+    if (!isDate(text)) this.fault('date', `"${text}" is not a date; write it as 2026-05-31.`);
+    return text;
+  }
+
+  private need<T>(place: keyof PriceDraft, result: Result<T>): T | null {
+    if (result.ok) return result.value;
+    this.fault(place, result.problems[0]?.sentence ?? '');
+    return null;
+  }
+
+  private length(place: 'length' | 'width'): Measure | null {
+    const ticks = this.need(place, parseLength(this.draft[place], this.unit));
+    if (ticks === 0) this.fault(place, 'It must be more than nothing.');
+    if (ticks === null) return null;
+    return { text: withUnit({ text: this.draft[place].trim(), ticks }, this.unit), ticks };
+  }
+}
 
 /** What is usual for rough wood, where nothing is told yet: two passes of the planer, and a quarter lost (rules of thumb). */
 export const roughFor = (

@@ -11,6 +11,7 @@ import {
   toMain,
   toMinor,
   toMicros,
+  type LengthUnit,
 } from '@/core/units';
 import { taxAt } from '@/core/plan';
 import { currentOffers, type Offer } from '@/core/pricing';
@@ -70,20 +71,7 @@ export const ElseForm = ({
   const paid = parseMoney(price, currency);
   const size = parseLength(length, unit);
   const cut = parseSection(section, unit);
-  const item: Item | null = !isWood
-    ? name.trim() === ''
-      ? null
-      : hardwareItem(name.trim())
-    : size.ok && material.trim() !== '' && (wanted.kind === 'sheet' || cut.ok)
-      ? named({
-          kind: wanted.kind,
-          name: '',
-          section: wanted.kind === 'board' && cut.ok ? cut.value.name : section,
-          length: { text: withUnit({ text: length.trim(), ticks: size.value }, unit), ticks: size.value },
-          width: wanted.width,
-          material: material.trim(),
-        })
-      : null;
+  const item = itemFrom({ wanted, name, section, material, size, cut, length }, unit);
   const offer =
     item &&
     here.find((one) =>
@@ -130,25 +118,7 @@ export const ElseForm = ({
       }
     >
       {instead && here.length > 0 ? (
-        <View role="group" aria-label={`Also sold at ${store.name}`}>
-          <Text size="small" tone="soft">{`Also at ${store.name}`}</Text>
-          {here.slice(0, 8).map((one) => (
-            <Row
-              key={one.key}
-              onPress={() => choose(one)}
-              label={`Take ${one.name}`}
-              isChosen={one === offer}
-              style={styles.offer}
-            >
-              <View style={styles.line}>
-                <Text style={styles.grow}>{one.name}</Text>
-                <Text size="strong">
-                  {formatMoney(toMinor(one.tiers[0]?.unitPrice ?? 0, currency), currency)}
-                </Text>
-              </View>
-            </Row>
-          ))}
-        </View>
+        <AlsoHere store={store.name} offers={here} chosen={offer} currency={currency} onChoose={choose} />
       ) : null}
       {isWood ? (
         <>
@@ -205,6 +175,74 @@ export const ElseForm = ({
     </Detail>
   );
 };
+
+/** What was typed as an item; null while something is missing. */
+const itemFrom = (
+  {
+    wanted,
+    name,
+    section,
+    material,
+    size,
+    cut,
+    length,
+  }: {
+    wanted: Item | null;
+    name: string;
+    section: string;
+    material: string;
+    length: string;
+    size: ReturnType<typeof parseLength>;
+    cut: ReturnType<typeof parseSection>;
+  },
+  unit: LengthUnit,
+): Item | null => {
+  if (wanted === null || wanted.kind === 'hardware')
+    return name.trim() === '' ? null : hardwareItem(name.trim());
+  const isSized = size.ok && material.trim() !== '' && (wanted.kind === 'sheet' || cut.ok);
+  if (!isSized) return null;
+  return named({
+    kind: wanted.kind,
+    name: '',
+    section: wanted.kind === 'board' && cut.ok ? cut.value.name : section,
+    length: { text: withUnit({ text: length.trim(), ticks: size.value }, unit), ticks: size.value },
+    width: wanted.width,
+    material: material.trim(),
+  });
+};
+
+/** What else the store sells that could stand in. */
+const AlsoHere = ({
+  store,
+  offers,
+  chosen,
+  currency,
+  onChoose,
+}: {
+  store: string;
+  offers: Offer[];
+  chosen: Offer | null | undefined;
+  currency: string;
+  onChoose: (offer: Offer) => void;
+}) => (
+  <View role="group" aria-label={`Also sold at ${store}`}>
+    <Text size="small" tone="soft">{`Also at ${store}`}</Text>
+    {offers.slice(0, 8).map((one) => (
+      <Row
+        key={one.key}
+        onPress={() => onChoose(one)}
+        label={`Take ${one.name}`}
+        isChosen={one === chosen}
+        style={styles.offer}
+      >
+        <View style={styles.line}>
+          <Text style={styles.grow}>{one.name}</Text>
+          <Text size="strong">{formatMoney(toMinor(one.tiers[0]?.unitPrice ?? 0, currency), currency)}</Text>
+        </View>
+      </Row>
+    ))}
+  </View>
+);
 
 const named = (item: Item): Item => ({ ...item, name: itemName(item) });
 

@@ -2,15 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import {
-  aislesWith,
-  cartLine,
-  cartOf,
-  replanWords,
-  runLines,
-  type RunLine,
-  type Deviation,
-} from '@/core/budget';
+import { cartLine, cartOf, replanWords, runLines, type RunLine, type Deviation } from '@/core/budget';
 import { formatMoney } from '@/core/units';
 import { shownPlan } from '@/core/plan';
 import { tagName, wholeLines, type Purchase } from '@/core/project';
@@ -20,6 +12,7 @@ import {
   notify,
   useDraft,
   usePending,
+  type Pending,
   usePlanned,
   useProject,
   type OpenProject,
@@ -128,49 +121,20 @@ const Shopping = ({
   const told = surprise && !isStale ? replanWords(surprise, plan, money.total, storeId) : null;
   const leave = () => router.navigate(`/project/${project.id}/buy`);
   const others = (shownPlan(plan)?.stores ?? []).filter((one) => one.storeId !== storeId);
-  const detail =
-    shown?.kind === 'take' ? (
-      <TakeForm
-        key={shown.line.key}
-        run={run}
-        line={lineOf(shown.line)}
-        onSurprise={surprised}
-        onElse={() => setShown({ kind: 'else', line: shown.line })}
-        onClose={close}
-      />
-    ) : shown?.kind === 'else' ? (
-      <ElseForm
-        key={`else-${shown.line?.key ?? ''}`}
-        run={run}
-        instead={shown.line}
-        onSurprise={surprised}
-        onClose={close}
-      />
-    ) : shown?.kind === 'line' && cart?.lines[shown.index] ? (
-      <PurchaseForm
-        key={`line-${shown.index}`}
-        project={project}
-        stores={[store]}
-        at={{ purchase: cart, line: shown.index, isNew: false }}
-        isPlanned
-        onSave={(purchase) =>
-          open.dispatch({ type: 'recordPurchase', purchase, charges: { trip: 0, shipping: null } })
-        }
-        onRemove={{ label: 'Out of the cart', run: () => untick(shown.index) }}
-        onClose={close}
-      />
-    ) : shown?.kind === 'till' && cart ? (
-      <TillForm
-        run={run}
-        cart={cart}
-        onClose={close}
-        onPaid={(purchase) => {
-          surprised(null);
-          setPaid(purchase);
-          close();
-        }}
-      />
-    ) : null;
+  const detail = formOf(shown, {
+    run,
+    cart,
+    lineOf,
+    onShow: setShown,
+    onSurprise: surprised,
+    onOut: untick,
+    onPaid: (purchase) => {
+      surprised(null);
+      setPaid(purchase);
+      close();
+    },
+    onClose: close,
+  });
   return (
     <View style={styles.place}>
       <Columns detail={detail}>
@@ -190,17 +154,12 @@ const Shopping = ({
           </View>
         </View>
         {surprise ? (
-          <View
-            role="status"
-            aria-busy={told === null || doing !== null}
-            style={[
-              styles.told,
-              { backgroundColor: colors.pale, borderColor: told?.isWorse ? colors.red : colors.spruce },
-            ]}
-          >
-            <Text style={styles.grow}>{told ? told.text : `${surprise.cause}: planning the rest anew`}</Text>
-            <IconAction icon="check" label="Seen: put this note away" onPress={() => surprised(null)} />
-          </View>
+          <ReplanNote
+            told={told}
+            cause={surprise.cause}
+            isBusy={told === null || doing !== null}
+            onSeen={() => surprised(null)}
+          />
         ) : null}
         {paid && !cart ? (
           <Paid
@@ -216,32 +175,14 @@ const Shopping = ({
             Touch a line that has another price, of which there are fewer, or that is not there.
           </Text>
         ) : null}
-        {lines.map((line, index) => {
-          const before = lines[index - 1]?.category;
-          const earlier = before && {
-            note: 'move up',
-            label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
-            onPress: () =>
-              open.dispatch({
-                type: 'editStore',
-                storeId: store.id,
-                fields: { aisles: aislesWith(store, line.category, before) },
-              }),
-          };
-          return (
-            <View key={line.key}>
-              {line.category === before ? null : <SectionHeader title={AISLES[line.category]} {...earlier} />}
-              <RunRow
-                line={line}
-                project={project}
-                book={book}
-                isTaken={pending.has(line.key)}
-                onTick={() => tick(line)}
-                onOpen={() => setShown({ kind: 'take', line })}
-              />
-            </View>
-          );
-        })}
+        <Lines
+          lines={lines}
+          open={open}
+          storeId={store.id}
+          pending={pending}
+          onTick={tick}
+          onOpen={(line) => setShown({ kind: 'take', line })}
+        />
         {lines.length === 0 && !cart && !paid ? (
           <Text style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Text>
         ) : null}
@@ -270,6 +211,131 @@ const Shopping = ({
     </View>
   );
 };
+
+interface FormProps {
+  run: Run;
+  cart: Purchase | null;
+  /** The line as it is now. */
+  lineOf: (opened: RunLine) => RunLine;
+  onShow: (shown: Shown) => void;
+  onSurprise: (deviation: Deviation | null) => void;
+  onOut: (index: number) => void;
+  onPaid: (purchase: Purchase) => void;
+  onClose: () => void;
+}
+
+/** The form of what was touched, or null: the list stands alone. */
+const formOf = (
+  shown: Shown,
+  { run, cart, lineOf, onShow, onSurprise, onOut, onPaid, onClose }: FormProps,
+) => {
+  const { open } = run;
+  return shown?.kind === 'take' ? (
+    <TakeForm
+      key={shown.line.key}
+      run={run}
+      line={lineOf(shown.line)}
+      onSurprise={onSurprise}
+      onElse={() => onShow({ kind: 'else', line: shown.line })}
+      onClose={onClose}
+    />
+  ) : shown?.kind === 'else' ? (
+    <ElseForm
+      key={`else-${shown.line?.key ?? ''}`}
+      run={run}
+      instead={shown.line}
+      onSurprise={onSurprise}
+      onClose={onClose}
+    />
+  ) : shown?.kind === 'line' && cart?.lines[shown.index] ? (
+    <PurchaseForm
+      key={`line-${shown.index}`}
+      project={open.project}
+      stores={[run.store]}
+      at={{ purchase: cart, line: shown.index, isNew: false }}
+      isPlanned
+      onSave={(purchase) =>
+        open.dispatch({ type: 'recordPurchase', purchase, charges: { trip: 0, shipping: null } })
+      }
+      onRemove={{ label: 'Out of the cart', run: () => onOut(shown.index) }}
+      onClose={onClose}
+    />
+  ) : shown?.kind === 'till' && cart ? (
+    <TillForm run={run} cart={cart} onClose={onClose} onPaid={onPaid} />
+  ) : null;
+};
+
+/** What a deviation changed, once the rest is planned anew. */
+const ReplanNote = ({
+  told,
+  cause,
+  isBusy,
+  onSeen,
+}: {
+  told: ReturnType<typeof replanWords> | null;
+  cause: string;
+  isBusy: boolean;
+  onSeen: () => void;
+}) => {
+  const colors = useColors();
+  return (
+    <View
+      role="status"
+      aria-busy={isBusy}
+      style={[
+        styles.told,
+        { backgroundColor: colors.pale, borderColor: told?.isWorse ? colors.red : colors.spruce },
+      ]}
+    >
+      <Text style={styles.grow}>{told ? told.text : `${cause}: planning the rest anew`}</Text>
+      <IconAction icon="check" label="Seen: put this note away" onPress={onSeen} />
+    </View>
+  );
+};
+
+/** What is to take, aisle by aisle; an aisle can be moved up. */
+const Lines = ({
+  lines,
+  open: { project, book, dispatch },
+  storeId,
+  pending,
+  onTick,
+  onOpen,
+}: {
+  lines: RunLine[];
+  open: PlannedProject;
+  storeId: string;
+  pending: Pending;
+  onTick: (line: RunLine) => void;
+  onOpen: (line: RunLine) => void;
+}) =>
+  lines.map((line, index) => {
+    const before = lines[index - 1]?.category;
+    const earlier = before && {
+      note: 'move up',
+      label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
+      onPress: () =>
+        dispatch({
+          type: 'moveAisle',
+          storeId,
+          category: line.category,
+          before,
+        }),
+    };
+    return (
+      <View key={line.key}>
+        {line.category === before ? null : <SectionHeader title={AISLES[line.category]} {...earlier} />}
+        <RunRow
+          line={line}
+          project={project}
+          book={book}
+          isTaken={pending.has(line.key)}
+          onTick={() => onTick(line)}
+          onOpen={() => onOpen(line)}
+        />
+      </View>
+    );
+  });
 
 const AISLES: Record<RunLine['category'], string> = {
   wood: 'Boards',

@@ -146,62 +146,61 @@ const threeStages = (
   return { most: total[high] as number, cutting };
 
   function cutting(): Cutting {
-    const parts: Cutting[] = [];
-    for (let cell = high; cell > 0 && (total[cell] as number) > 0;) {
-      if (total[cell] === total[cell - 1]) {
-        cell--;
-        continue;
-      }
-      const strip = strips.find(
+    const stripAt = (cell: number) =>
+      strips.find(
         ({ height, worth: value }) =>
           height <= cell && (total[cell - height] as number) + value === total[cell],
       );
-      if (!strip) break;
-      parts.push(stripOf(strip.height));
-      cell -= strip.height;
-    }
-    return { axis: first, parts };
+    const chosen = readBack(total, high, stripAt, ({ height }) => height);
+    return { axis: first, parts: chosen.map(({ height }) => stripOf(height)) };
   }
 
   function stripOf(height: number): Cutting {
     const row = rowOf(stacks, height, wide);
-    const parts: Cutting[] = [];
-    for (let cell = wide; cell > 0 && (row[cell] as number) > 0;) {
-      if (row[cell] === row[cell - 1]) {
-        cell--;
-        continue;
-      }
-      const stack = stacks.find(
+    const stackAt = (cell: number) =>
+      stacks.find(
         ({ size, worths }) =>
           size <= cell &&
           (worths[height] as number) > 0 &&
           (row[cell - size] as number) + (worths[height] as number) === row[cell],
       );
-      if (!stack) break;
-      parts.push(pileOf(stack, height));
-      cell -= stack.size;
-    }
-    return { axis: second, parts };
+    const chosen = readBack(row, wide, stackAt, ({ size }) => size);
+    return { axis: second, parts: chosen.map((stack) => stackedIn(stack, height)) };
   }
 
-  function pileOf({ worths, own }: { worths: Float64Array; own: Placed[] }, height: number): Cutting {
-    const parts: TypedLeaf[] = [];
-    for (let cell = height; cell > 0 && (worths[cell] as number) > 0;) {
-      if (worths[cell] === worths[cell - 1]) {
-        cell--;
-        continue;
-      }
-      const piece = own.find(
+  function stackedIn({ worths, own }: { worths: Float64Array; own: Placed[] }, height: number): Cutting {
+    const pieceAt = (cell: number) =>
+      own.find(
         (placed) =>
           placed[first] <= cell &&
           (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell],
       );
-      if (!piece) break;
-      parts.push({ ...piece.leaf, type: piece.type });
-      cell -= piece[first];
-    }
+    const chosen = readBack(worths, height, pieceAt, (placed) => placed[first]);
+    const parts: TypedLeaf[] = chosen.map(({ leaf, type }) => ({ ...leaf, type }));
     return parts.length === 1 && parts[0] ? parts[0] : { axis: first, parts };
   }
+};
+
+/** What a table of best values was made of: walks back from its last cell; a cell worth no more than the one before is empty. */
+const readBack = <T>(
+  best: Float64Array,
+  from: number,
+  takenAt: (cell: number) => T | undefined,
+  sizeOf: (taken: T) => number,
+): T[] => {
+  const taken: T[] = [];
+  let cell = from;
+  while (cell > 0 && (best[cell] as number) > 0) {
+    if (best[cell] === best[cell - 1]) {
+      cell--;
+      continue;
+    }
+    const last = takenAt(cell);
+    if (last === undefined) break;
+    taken.push(last);
+    cell -= sizeOf(last);
+  }
+  return taken;
 };
 
 /** What a strip cannot be worth more than: filled with what is worth most for its size, the last in part. */

@@ -42,7 +42,8 @@ export const raisedBox: Helper = {
       ['yes', 'In bags'],
     ]),
   ],
-  make: ({ measure, text, has }) => {
+  make: (answers) => {
+    const { measure, text, has } = answers;
     const isInside = text('sizes') === 'inside';
     const outer = (key: string) => (isInside ? `(${measure(key)} + 2 * long_board.thickness)` : measure(key));
     const inner = (key: string) => (isInside ? measure(key) : `(${measure(key)} - 2 * long_board.thickness)`);
@@ -63,44 +64,6 @@ export const raisedBox: Helper = {
       ends: 'mitre 45',
     }));
     const stakes = `2 * (${between(long, measure('stake_spacing'))} + ${between(wide, measure('stake_spacing'))})`;
-    const joints: MadeJoint[] = [
-      { how: 'through', first: 'long_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
-      { how: 'through', first: 'short_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
-    ];
-    if (has('stake_spacing'))
-      joints.push({
-        how: 'through',
-        first: 'long_board',
-        second: 'stake',
-        quantity: `stake.count * ${measure('rows')}`,
-      });
-    if (text('cap') === 'mitre')
-      joints.push({ how: 'through', first: 'long_cap', second: 'long_board', into: 'width', quantity: '8' });
-    if (text('floor') === 'boards')
-      joints.push({
-        how: 'through',
-        first: 'long_board',
-        second: 'floor_board',
-        into: 'end',
-        quantity: '2 * floor_board.count',
-        each: 1,
-      });
-    const extras: MadeExtra[] = [];
-    const ground = text('floor') === 'boards' ? ` + ${long} * ${wide}` : '';
-    if (text('liner') === 'yes')
-      extras.push({
-        name: 'Liner',
-        rule: 'area',
-        amount: `2 * (${long} + ${wide}) * ${wall}${ground}`,
-        covers: { in: '50 ft2', mm: '5 m2' },
-      });
-    if (text('fill') === 'yes')
-      extras.push({
-        name: 'Bag of fill',
-        rule: 'volume',
-        amount: `${long} * ${wide} * ${wall}`,
-        covers: { in: '1.5 ft3', mm: '40 l' },
-      });
     return {
       exposure: 'ground',
       parts: [
@@ -126,8 +89,8 @@ export const raisedBox: Helper = {
         ...(text('floor') === 'boards' ? [floor] : []),
         ...(text('cap') === 'mitre' ? caps : []),
       ],
-      joints,
-      extras,
+      joints: jointsOf(answers),
+      extras: extrasOf(answers, { long, wide, wall }),
       follows: [{ key: 'wall', formula: wall }],
     };
   },
@@ -213,4 +176,55 @@ export const raisedBox: Helper = {
       largestGap: null,
     },
   ],
+};
+
+type Answered = Parameters<Helper['make']>[0];
+
+const jointsOf = ({ measure, text, has }: Answered): MadeJoint[] => {
+  const joints: MadeJoint[] = [
+    { how: 'through', first: 'long_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
+    { how: 'through', first: 'short_board', second: 'corner_post', quantity: `4 * ${measure('rows')}` },
+  ];
+  if (has('stake_spacing'))
+    joints.push({
+      how: 'through',
+      first: 'long_board',
+      second: 'stake',
+      quantity: `stake.count * ${measure('rows')}`,
+    });
+  if (text('cap') === 'mitre')
+    joints.push({ how: 'through', first: 'long_cap', second: 'long_board', into: 'width', quantity: '8' });
+  if (text('floor') === 'boards')
+    joints.push({
+      how: 'through',
+      first: 'long_board',
+      second: 'floor_board',
+      into: 'end',
+      quantity: '2 * floor_board.count',
+      each: 1,
+    });
+  return joints;
+};
+
+const extrasOf = (
+  { text }: Answered,
+  { long, wide, wall }: { long: string; wide: string; wall: string },
+): MadeExtra[] => {
+  const extras: MadeExtra[] = [];
+  const ground = text('floor') === 'boards' ? ` + ${long} * ${wide}` : '';
+  if (text('liner') === 'yes')
+    extras.push({
+      name: 'Liner',
+      rule: 'area',
+      amount: `2 * (${long} + ${wide}) * ${wall}${ground}`,
+      covers: { in: '50 ft2', mm: '5 m2' },
+    });
+  if (text('fill') === 'yes')
+    extras.push({
+      name: 'Bag of fill',
+      rule: 'volume',
+      amount: `${long} * ${wide} * ${wall}`,
+      covers: { in: '1.5 ft3', mm: '40 l' },
+    });
+  return extras;
 };
