@@ -1,6 +1,6 @@
 import { assertNever } from '../../assertNever';
 import type { Project } from '../types';
-import { assign, type ProjectDraft } from './draft';
+import { assign, takeOut, type ProjectDraft } from './draft';
 import type { CompareCommand } from './types';
 
 /** Changes what is compared, and what building is held against. */
@@ -29,8 +29,7 @@ export const reduceComparison = (
         draft.readyMade = [...(draft.readyMade ?? []), command.seen];
       return;
     case 'removeReadyMade':
-      if (draft.readyMade?.some(({ id }) => id === command.seenId))
-        draft.readyMade = draft.readyMade.filter(({ id }) => id !== command.seenId);
+      takeOut(draft.readyMade, ({ id }) => id === command.seenId);
       return;
     case 'editWork':
       if (draft.work) assign(draft.work, command.fields);

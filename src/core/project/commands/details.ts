@@ -3,7 +3,7 @@ import { parseLength, writeLength, type LengthUnit } from '../../units';
 import { pinUnits, renameVariable, replaceVariable } from '../rewrite';
 import type { Measure, Project } from '../types';
 import { isFormula } from '../values';
-import { assign, optionsOf, type ProjectDraft } from './draft';
+import { assign, optionsOf, takeOut, type ProjectDraft } from './draft';
 import type { DetailCommand } from './types';
 
 /** Changes a project as a whole, its measures, its settings, and what is not cut. */
@@ -30,7 +30,7 @@ export const reduceDetails = (draft: ProjectDraft, command: DetailCommand, befor
     }
     case 'removeVariable':
       replaceVariable(draft, command.variableId);
-      draft.variables = draft.variables.filter(({ id }) => id !== command.variableId);
+      takeOut(draft.variables, ({ id }) => id === command.variableId);
       return;
     case 'addExtra':
       if (!draft.extras.some(({ id }) => id === command.extra.id)) draft.extras.push(command.extra);
@@ -42,7 +42,7 @@ export const reduceDetails = (draft: ProjectDraft, command: DetailCommand, befor
       );
       return;
     case 'removeExtra':
-      draft.extras = draft.extras.filter(({ id }) => id !== command.extraId);
+      takeOut(draft.extras, ({ id }) => id === command.extraId);
       return;
     case 'editSettings':
       assign(draft.settings, command.fields);

@@ -17,6 +17,12 @@ export const insert = <T>(list: T[] | undefined, entry: T, index = list?.length 
   list?.splice(index, 0, entry);
 };
 
+/** Takes what is meant out of a list; where nothing is, the list is left as it is and no step to undo comes of it. */
+export const takeOut = <T>(list: T[] | undefined, isMeant: (entry: T) => boolean): void => {
+  for (let index = (list?.length ?? 0) - 1; list && index >= 0; index--)
+    if (isMeant(list[index] as T)) list.splice(index, 1);
+};
+
 /** The option of a group that is made now. */
 export const optionOf = (draft: ProjectDraft, groupId: string): Option | undefined => {
   const group = draft.groups.find(({ id }) => id === groupId);

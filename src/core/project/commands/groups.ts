@@ -1,7 +1,7 @@
 import { assertNever } from '../../assertNever';
 import { namesUsed, renameGroup, renamePart } from '../rewrite';
-import type { Project, Variable } from '../types';
-import { assign, homeOfPart, insert, optionOf, optionsOf, type ProjectDraft } from './draft';
+import type { Project } from '../types';
+import { assign, homeOfPart, insert, optionOf, optionsOf, takeOut, type ProjectDraft } from './draft';
 import { groupName, partName } from './label';
 import type { GroupCommand } from './types';
 
@@ -20,14 +20,15 @@ export const reduceGroups = (draft: ProjectDraft, command: GroupCommand, before:
       );
       return;
     case 'removeGroup':
-      draft.groups = draft.groups.filter((group) => group.id !== command.groupId);
-      draft.variables = withoutUnused(draft, ownMeasures(before, command.groupId));
-      draft.extras = draft.extras.filter((extra) => extra.groupId !== command.groupId);
+      takeOut(draft.groups, ({ id }) => id === command.groupId);
+      dropUnused(draft, ownMeasures(before, command.groupId));
+      takeOut(draft.extras, ({ groupId }) => groupId === command.groupId);
       return;
     case 'importParts':
       draft.groups = command.groups;
-      draft.extras = draft.extras.filter(
-        ({ groupId }) => groupId === null || command.groups.some(({ id }) => id === groupId),
+      takeOut(
+        draft.extras,
+        ({ groupId }) => groupId !== null && !command.groups.some(({ id }) => id === groupId),
       );
       return;
     case 'addJoint': {
@@ -44,9 +45,7 @@ export const reduceGroups = (draft: ProjectDraft, command: GroupCommand, before:
       );
       return;
     case 'removeJoint':
-      for (const option of optionsOf(draft))
-        if (option.joints?.some(({ id }) => id === command.jointId))
-          option.joints = option.joints.filter(({ id }) => id !== command.jointId);
+      for (const option of optionsOf(draft)) takeOut(option.joints, ({ id }) => id === command.jointId);
       return;
     default:
       reduceParts(draft, command, before);
@@ -100,13 +99,11 @@ const ownMeasures = (project: Project, groupId: string): Set<string> =>
       .flatMap((answer) => (answer.startsWith('=') ? [answer.slice(1)] : [])),
   );
 
-/** The measures without those of `ids` that no formula uses any more. */
-const withoutUnused = (draft: ProjectDraft, ids: Set<string>): Variable[] => {
-  let left = draft.variables;
-  for (;;) {
-    const used = namesUsed({ ...draft, variables: left });
-    const kept = left.filter(({ id, name }) => !ids.has(id) || used.has(name.toLowerCase()));
-    if (kept.length === left.length) return kept;
-    left = kept;
+/** Takes away those measures of `ids` that no formula uses any more. */
+const dropUnused = (draft: ProjectDraft, ids: Set<string>): void => {
+  for (let before = Infinity; draft.variables.length < before;) {
+    before = draft.variables.length;
+    const used = namesUsed(draft);
+    takeOut(draft.variables, ({ id, name }) => ids.has(id) && !used.has(name.toLowerCase()));
   }
 };
