@@ -1,5 +1,7 @@
 import { searchBest, type Progress, type Solver } from '../cutting/solver';
-import type { Plan } from '../cutting/model';
+import { isCarried } from '../cutting/heuristics';
+import { planCost, type Plan } from '../cutting/model';
+import { byHandPlan } from './byHand';
 import { firstBasket } from './firstPlan';
 import type { PlanInput } from './inputTypes';
 
@@ -20,7 +22,19 @@ export const bestPlan = (
   if (!plan || !basket) return first;
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
   const found = searchBest({ plan, basket, problem }, solver, seconds, (progress) =>
-    tell({ ...progress, plan: asWhole(progress.plan) }),
+    tell({ ...progress, plan: asWhole(withSparesPaid(progress.plan)) }),
   );
-  return asWhole(found);
+  return asWhole(orByHand(withSparesPaid(found), problem));
+};
+
+/** The search does not decide on spare boards: where they cost something, it has proved what the rest costs and not the whole. */
+const withSparesPaid = (plan: Plan): Plan =>
+  plan.status === 'proved' && plan.lowerBound < plan.total ? { ...plan, status: 'bounded' } : plan;
+
+/** Spare boards may make dearer what is cheaper without them: never dearer than what a person would buy by hand. */
+const orByHand = (found: Plan, input: PlanInput): Plan => {
+  const hand = byHandPlan(input);
+  if (!hand || planCost(hand) >= planCost(found) || !isCarried(hand, input.settings)) return found;
+  const least = found.lowerBound + found.committedShipping - hand.committedShipping;
+  return { ...hand, status: 'bounded', lowerBound: Math.max(0, Math.min(hand.total, least)) };
 };

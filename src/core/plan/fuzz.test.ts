@@ -11,7 +11,7 @@ beforeAll(async () => {
 const LIMIT = 3;
 /** Seconds that one may take here: tests share a busy machine. `npm run fuzz` holds to the limit itself. */
 const ALLOWED = 15;
-const SEEDS = [58, ...Array.from({ length: 59 }, (_, index) => 7_000 + index)];
+const SEEDS = [58, 81, 90, 137, ...Array.from({ length: 50 }, (_, index) => 7_000 + index)];
 
 test('random lists of mixed kinds: no crash, no refused plan, no reason missing, none dearer than by hand, time kept', () => {
   expect(

@@ -50,3 +50,18 @@ test('spares are for all boards, however many trips they are bought on', () => {
   expect(numbers(bought(given.project, '2x4x10 stud', 3))).toEqual([['2x4x8 stud', 8]]);
   expect(numbers(bought(bought(given.project, '2x4x10 stud', 4), '2x4x8 stud', 7))).toEqual([]);
 });
+
+test('where the boards that are cut are sold out, spares are of others, at the stores that are gone to first', () => {
+  const short = fromCsv({
+    parts: 'part,qty,section,length\nPost,7,2x4,90',
+    prices:
+      "store,section,length,material,price,available\nYard,2x4,8',stud,4,7\nMill,2x4,10',stud,5.4,\nYard,2x4,12',stud,9,",
+    settings: { spare: { stud: 0.1 } },
+  });
+  const plan = firstPlan(planInput(short.project, short.book));
+  expect(checkPlan(plan, againstProject(short.project, short.book))).toEqual([]);
+  expect(plan.buys.map(({ item, qty, spare }) => [item, qty, spare])).toEqual([
+    ['2x4x12 stud', 1, 1],
+    ['2x4x8 stud', 7, 0],
+  ]);
+});

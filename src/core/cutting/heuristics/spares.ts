@@ -1,18 +1,20 @@
 import { nameKey } from '../../nameKey';
-import type { Purchases, CuttingProblem, Stock } from '../model';
+import { fitsInCar, tierFor, type CuttingProblem, type Purchases, type Stock } from '../model';
 
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
- * rounded up, in the longest length that is bought of it. Stores that have no more of it are passed over. What was
- * bought before counts: its boards want spares too, and those of them that are not cut are spares already.
+ * rounded up, in the longest length that is bought of it; where there are no more of those, in others, of stores that are gone
+ * to anyway first. What was bought before counts: its boards want spares too, and those of them that are not cut are spares
+ * already.
  */
 export const withSpares = (
   purchases: Purchases[],
   boards: { stock: Stock }[],
-  { settings, owned }: Pick<CuttingProblem, 'settings' | 'owned'>,
+  { settings, owned, offers }: Pick<CuttingProblem, 'settings' | 'owned' | 'offers'>,
 ): Purchases[] => {
   const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, share]) => [nameKey(name), share]));
   if (shares.size === 0) return purchases;
+  const visited = new Set(purchases.map(({ offer }) => offer.storeId));
   const groups = new Map<string, Purchases[]>();
   for (const purchase of purchases) {
     const { item, thickness, width } = purchase.offer;
@@ -35,14 +37,23 @@ export const withSpares = (
     const cutBefore = Math.min(before, Math.max(0, boards.filter(({ stock }) => isOfIt(stock)).length - now));
     // 10 % of ten is one, not two.
     let wanted = Math.ceil((now + cutBefore) * share - 1e-9) - (before - cutBefore);
-    const byLength = [...group].sort((a, b) => b.offer.length - a.offer.length);
-    return byLength.flatMap(({ offer }) => {
+    const byLength = [...group].map(({ offer }) => offer).sort((a, b) => b.length - a.length);
+    const others = offers
+      .filter(
+        (offer) =>
+          offer.item.kind === 'board' &&
+          isOfIt({ ...offer, material: offer.item.material }) &&
+          fitsInCar(offer, settings) &&
+          !byLength.some(({ key }) => key === offer.key),
+      )
+      .sort((a, b) => Number(visited.has(b.storeId)) - Number(visited.has(a.storeId)) || b.length - a.length);
+    return [...new Set([...byLength, ...others])].flatMap((offer) => {
       const bought = group
         .filter((purchase) => purchase.offer.key === offer.key)
         .reduce((sum, { quantity }) => sum + quantity, 0);
       const left = (offer.available ?? Infinity) - bought;
       const quantity = Math.min(left, Math.ceil(wanted / offer.pack));
-      if (quantity <= 0) return [];
+      if (quantity <= 0 || !tierFor(offer.tiers, bought + quantity)) return [];
       wanted -= quantity * offer.pack;
       return [{ offer, quantity }];
     });

@@ -1,17 +1,33 @@
 import { type Item, isLeaf, leavesOf, type Cutting, type CuttingProblem, type Stock } from '../model';
 import type { Basket } from '../heuristics/assemble';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
-import type { SubproblemSolver } from './subproblemSolver';
-import type { Times } from './dive';
+import { boardsOf, type Times } from './dive';
 import type { Subproblem } from './subproblem';
 import type { Pattern, TypedLeaf } from './types';
 
 /** What was chosen for a subproblem: how often each pattern is cut, and what is bought. */
 export interface Chosen {
-  solver: Pick<SubproblemSolver, 'subproblem' | 'patterns'>;
+  solver: { readonly subproblem: Subproblem; readonly patterns: Pattern[] };
   times: Times;
   values: ArrayLike<number>;
 }
+
+/**
+ * Whether what was chosen cuts every piece from boards that are there or bought. A solver works with tolerances: what it says
+ * of whole numbers is counted again before it is believed.
+ */
+export const isWhole = ({ solver: { subproblem, patterns }, times, values }: Chosen): boolean => {
+  const { wood, supply } = subproblem;
+  const missing = wood.types.map(({ demand }) => demand);
+  const boards = boardsOf(supply, values);
+  for (const [index, count] of times) {
+    const pattern = patterns[index];
+    if (!pattern) return false;
+    for (const [type, each] of pattern.counts) missing[type] = (missing[type] ?? 0) - each * count;
+    boards[pattern.stock] = (boards[pattern.stock] ?? 0) - count;
+  }
+  return missing.every((pieces) => pieces <= 0) && boards.every((left) => left >= 0);
+};
 
 /** What was chosen for all subproblems, as boards and purchases. */
 export const basketOf = (chosen: Chosen[], input: CuttingProblem): Basket => {

@@ -1,7 +1,7 @@
 import type { Basket } from '../heuristics/assemble';
 import type { CuttingProblem } from '../model';
 import type { SubproblemState, SubproblemSolver } from './subproblemSolver';
-import { basketOf, type Chosen } from './baskets';
+import { basketOf, isWhole, type Chosen } from './baskets';
 import type { Deadline } from './deadline';
 import type { MipResult, Solver } from './highs';
 import { mostTimes } from './master';
@@ -81,7 +81,7 @@ class RoundingGap {
     const result = this.solve(patterns, isAll ? left() : left() / 2);
     const bound = inBoards?.bound ?? (result.isInfeasible ? this.cost : result.bound);
     const chosen = result.values && this.chosen(patterns, result.values, result.first);
-    return { basket: chosen && basketOf(chosen, this.input), bound };
+    return { basket: chosen?.every(isWhole) ? basketOf(chosen, this.input) : null, bound };
   }
 
   private memberOf(solver: SubproblemSolver, state: SubproblemState): Member {

@@ -1,3 +1,4 @@
+import { isWhole } from './baskets';
 import { isLate as isTimeUp, type Deadline } from './deadline';
 import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './dive';
 import { cutRow, faceCut } from './cuttingPlanes';
@@ -342,7 +343,7 @@ export class SubproblemSolver {
   }
 
   private keep(state: SubproblemState, times: Times, values: ArrayLike<number>, cost: number): void {
-    if (cost >= state.cost - 1e-6) return;
+    if (cost >= state.cost - 1e-6 || !isWhole({ solver: this, times, values })) return;
     state.times = times;
     state.values = values;
     state.cost = cost;
