@@ -63,10 +63,10 @@ interface Watched {
   /** The last plan that is a start for the next, and what it followed from; null: none yet. */
   previous: PreviousPlan | null;
   kept: Promise<KeptPlan | null>;
-  /** What is asked for now: the state, and how to call it off. */
-  asked: { key: string; abort: AbortController } | null;
+  /** Calls off the first plan that is asked for now. */
+  asked: AbortController | null;
   isDirty: boolean;
-  search: { abort: AbortController; best: Plan | null } | null;
+  search: AbortController | null;
   cancelSearch: (() => void) | null;
   cancelWrite: (() => void) | null;
 }
@@ -215,21 +215,20 @@ export class PlanService {
     }
     const request = planRequest(project, book);
     if (snapshot?.key === request.key) {
-      watched.asked?.abort.abort();
+      watched.asked?.abort();
       watched.asked = null;
       const money = projectMoney(project, book, snapshot.plan);
       this.show(projectId, watched, { ...snapshot, ...request, money, phase: 'current' });
       return;
     }
-    if (watched.asked?.key === request.key) watched.asked.abort.abort();
     this.stopSearch(watched);
     void this.plan(projectId, watched, request);
   }
 
   private async plan(projectId: string, watched: Watched, request: PlanRequest): Promise<void> {
-    watched.asked?.abort.abort();
+    watched.asked?.abort();
     const abort = new AbortController();
-    watched.asked = { key: request.key, abort };
+    watched.asked = abort;
     if (watched.snapshot)
       this.tell(projectId, watched, { ...watched.snapshot, phase: 'planning', doing: null });
     try {
@@ -286,7 +285,7 @@ export class PlanService {
   }
 
   private async searchShown(projectId: string, watched: Watched, request: PlanRequest): Promise<void> {
-    const search = { abort: new AbortController(), best: null as Plan | null };
+    const search = new AbortController();
     watched.search = search;
     const isOver = () => watched.search !== search || watched.snapshot?.key !== request.key;
     const heard = ({ plan, doing }: Progress): void => {
@@ -295,14 +294,14 @@ export class PlanService {
       this.better(projectId, watched, { ...snapshot, doing }, plan);
     };
     try {
-      const plan = await this.options.pool.run('long', RANK.search, search.abort.signal, (planner) =>
+      const plan = await this.options.pool.run('long', RANK.search, search.signal, (planner) =>
         planner.search(request.input, againstOf(request), this.options.proxy(heard)),
       );
       if (isOver() || !watched.snapshot) return;
       watched.search = null;
       this.finish(projectId, watched, watched.snapshot, plan, null);
     } catch (error) {
-      if (isOver() || search.abort.signal.aborted || !watched.snapshot) return;
+      if (isOver() || search.signal.aborted || !watched.snapshot) return;
       watched.search = null;
       const failure = `The search for a cheaper plan broke off (${(error as Error).message}). The plan shown was checked.`;
       this.finish(projectId, watched, watched.snapshot, watched.snapshot.plan, failure);
@@ -376,7 +375,7 @@ export class PlanService {
   private stopSearch(watched: Watched): void {
     watched.cancelSearch?.();
     watched.cancelSearch = null;
-    watched.search?.abort.abort();
+    watched.search?.abort();
     watched.search = null;
   }
 

@@ -13,6 +13,7 @@ import type { ResolvedPart } from '../project';
 import { formatLength } from '../units';
 import type { PlanInput } from './inputTypes';
 import { findProblems, thing } from './problems';
+import { infeasiblePlan } from './refusedPlan';
 
 /**
  * A first plan: boards filled best-fit decreasing over all stock lengths, sheets row by row, each thing bought
@@ -55,12 +56,13 @@ const withoutStuck = (input: PlanInput, first: FirstPlan): FirstPlan => {
   let made = first;
   while (made.basket && !isCarried(made.plan, input.settings)) {
     const problems = tooLongToCarry(made.plan.rest ?? made.plan, made.input);
-    if (problems.length === 0) return { input: made.input, plan: infeasible(input, stuck), basket: null };
+    if (problems.length === 0)
+      return { input: made.input, plan: infeasiblePlan(input.currency, stuck), basket: null };
     stuck.push(...problems);
     made = planFrom(without(input, stuck));
   }
   const rest = made.plan.status === 'infeasible' ? made.plan.rest : made.plan;
-  return { ...made, plan: infeasible(input, [...made.plan.problems, ...stuck], rest) };
+  return { ...made, plan: infeasiblePlan(input.currency, [...made.plan.problems, ...stuck], rest) };
 };
 
 const tooLongToCarry = (plan: Plan, { settings, parts, unit }: PlanInput): PlanProblem[] => {
@@ -85,7 +87,7 @@ const planFrom = (input: PlanInput): FirstPlan => {
   if (basket) {
     const plan = bounded(makeable, basket);
     return {
-      plan: problems.length > 0 ? infeasible(input, problems, plan) : plan,
+      plan: problems.length > 0 ? infeasiblePlan(input.currency, problems, plan) : plan,
       basket,
       input: makeable,
     };
@@ -94,31 +96,17 @@ const planFrom = (input: PlanInput): FirstPlan => {
   const rest = without(makeable, soldOut);
   const restBasket = cheapestBasket(rest);
   const plan = restBasket ? bounded(rest, restBasket) : undefined;
-  return { plan: infeasible(input, [...problems, ...soldOut], plan), basket: restBasket, input: rest };
+  return {
+    plan: infeasiblePlan(input.currency, [...problems, ...soldOut], plan),
+    basket: restBasket,
+    input: rest,
+  };
 };
 
 const bounded = (of: PlanInput, made: Basket): Plan => {
   const plan = planOf(of, made);
   return { ...plan, lowerBound: Math.min(plan.total, lowerBound(of)) };
 };
-
-const infeasible = ({ currency }: PlanInput, problems: PlanProblem[], rest?: Plan): Plan => ({
-  status: 'infeasible',
-  currency,
-  total: 0,
-  lowerBound: 0,
-  goods: 0,
-  tax: 0,
-  trips: 0,
-  shipping: 0,
-  committedShipping: 0,
-  buys: [],
-  layouts: [],
-  short: [],
-  stores: [],
-  problems,
-  rest,
-});
 
 const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
   const left = new Set(problems.flatMap(({ partIds }) => partIds));

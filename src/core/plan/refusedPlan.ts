@@ -1,7 +1,7 @@
-import type { Plan } from '../cutting/model';
+import type { Plan, PlanProblem } from '../cutting/model';
 
-/** In place of a plan that must not be shown, or could not be made: nothing, and why in a sentence. */
-export const refusedPlan = (currency: string, sentence: string): Plan => ({
+/** Where not everything can be made: why, and in `rest` a plan for what can; without one there is nothing to buy. */
+export const infeasiblePlan = (currency: string, problems: PlanProblem[], rest?: Plan): Plan => ({
   status: 'infeasible',
   currency,
   total: 0,
@@ -15,5 +15,10 @@ export const refusedPlan = (currency: string, sentence: string): Plan => ({
   layouts: [],
   short: [],
   stores: [],
-  problems: [{ code: 'unchecked', partIds: [], part: '', sentence }],
+  problems,
+  rest,
 });
+
+/** In place of a plan that must not be shown, or could not be made: nothing, and why in a sentence. */
+export const refusedPlan = (currency: string, sentence: string): Plan =>
+  infeasiblePlan(currency, [{ code: 'unchecked', partIds: [], part: '', sentence }]);

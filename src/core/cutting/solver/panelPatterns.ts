@@ -76,7 +76,7 @@ export const panels = (
   const price = (worth: Float64Array, left: number[]): PricingResult[] => {
     const { most, cutting } = bestOf(usableNow(fitting, left), worth);
     const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
-    return [{ bound: bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
+    return [{ bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
   };
 
   const fill = (worth: Float64Array, left: number[]): Pattern[] =>
