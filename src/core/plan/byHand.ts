@@ -1,4 +1,4 @@
-import { buyPieces, buyStocks, countStocks, spendStocks } from '../cutting/heuristics/buying';
+import { buyItems, buyStocks, countStocks, spendStocks } from '../cutting/heuristics/buying';
 import { assemble, type Basket } from '../cutting/heuristics';
 import { bestFitDecreasing, boardPieces } from '../cutting/heuristics/packBoards';
 import { rowByRow, TURNINGS } from '../cutting/heuristics/packPanels';
@@ -10,7 +10,6 @@ import {
   stocksOf,
   usefulOffers,
   useOf,
-  wantedItems,
   type NetPricing,
   type Plan,
   type Stock,
@@ -51,11 +50,9 @@ const atOneStore = (input: PlanInput): Plan | null => {
     basket.panels.push(...way.panels);
     basket.purchases.push(...way.purchases);
   }
-  for (const { pieces, offers } of wantedItems(input)) {
-    const bought = buyPieces(pieces, offers, tillOf);
-    if (!bought) return null;
-    basket.purchases.push(...bought.purchases);
-  }
+  const bought = buyItems(input, tillOf);
+  if (!bought) return null;
+  basket.purchases.push(...bought);
   return assemble(input, basket);
 };
 

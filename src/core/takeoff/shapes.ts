@@ -52,50 +52,24 @@ export const slanted = (role: string, [x1, y1]: Corner, [x2, y2]: Corner, uprigh
   ],
 });
 
-export const length = (
-  key: string,
-  label: string,
-  inches: string,
-  mm: string,
-  more: Partial<Ask> = {},
-): Ask => ({
-  key,
-  label,
-  kind: 'length',
-  usual: { in: inches, mm },
-  ...more,
-});
+/** Asks for a kind of size; what is usual, in inches and in millimetres. */
+const sized =
+  (kind: 'length' | 'section' | 'sheet') =>
+  (key: string, label: string, inches: string, mm: string, more: Partial<Ask> = {}): Ask => ({
+    key,
+    label,
+    kind,
+    usual: { in: inches, mm },
+    ...more,
+  });
+export const length = sized('length');
+export const section = sized('section');
+export const sheet = sized('sheet');
 export const count = (key: string, label: string, usual: string, more: Partial<Ask> = {}): Ask => ({
   key,
   label,
   kind: 'count',
   usual: { in: usual, mm: usual },
-  ...more,
-});
-export const section = (
-  key: string,
-  label: string,
-  inches: string,
-  mm: string,
-  more: Partial<Ask> = {},
-): Ask => ({
-  key,
-  label,
-  kind: 'section',
-  usual: { in: inches, mm },
-  ...more,
-});
-export const sheet = (
-  key: string,
-  label: string,
-  inches: string,
-  mm: string,
-  more: Partial<Ask> = {},
-): Ask => ({
-  key,
-  label,
-  kind: 'sheet',
-  usual: { in: inches, mm },
   ...more,
 });
 export const choice = (

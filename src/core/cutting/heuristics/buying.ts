@@ -1,4 +1,11 @@
-import { type NetPricing, type Offer, type Purchases, type Stock } from '../model';
+import {
+  wantedItems,
+  type CuttingProblem,
+  type NetPricing,
+  type Offer,
+  type Purchases,
+  type Stock,
+} from '../model';
 import type { Micros } from '../../units';
 import { cheapestPacks } from './packs';
 
@@ -98,4 +105,10 @@ export const spendStocks = (counts: Map<Stock, number>, purchases: Purchases[]):
         : { ...offer, available: Math.max(0, offer.available - (bought.get(offer.key) ?? 0)) },
     );
   }
+};
+
+/** A cheap way to buy all that is not cut; null where there is not enough of something. */
+export const buyItems = (input: CuttingProblem, pricing: NetPricing): Purchases[] | null => {
+  const ways = wantedItems(input).map(({ pieces, offers }) => buyPieces(pieces, offers, pricing));
+  return ways.every((way) => way !== null) ? ways.flatMap(({ purchases }) => purchases) : null;
 };

@@ -1,11 +1,10 @@
-import { buyPieces, buyStocks, countStocks, spendStocks } from './buying';
+import { buyItems, buyStocks, countStocks, spendStocks } from './buying';
 import {
   fitsInCar,
   netPricing,
   planCost,
   stocksOf,
   storeCutOf,
-  wantedItems,
   type CuttingProblem,
   type Plan,
   type NetPricing,
@@ -55,13 +54,8 @@ export const basketFrom = (input: CuttingProblem): Basket | null => {
   const pricing = netPricing(input.stores, input.settings);
   const wood = woodTogether(input, pricing) ?? woodInTurn(input, pricing);
   if (!wood) return null;
-  const basket: Basket = { ...wood, purchases: [...wood.purchases] };
-  for (const { pieces, offers } of wantedItems(input)) {
-    const bought = buyPieces(pieces, offers, pricing);
-    if (!bought) return null;
-    basket.purchases.push(...bought.purchases);
-  }
-  return basket;
+  const bought = buyItems(input, pricing);
+  return bought && { ...wood, purchases: [...wood.purchases, ...bought] };
 };
 
 /** All batches packed by themselves, and their boards bought together: they may take from one pile. */
