@@ -13,12 +13,6 @@ module.exports = {
     },
     {
       ...shared,
-      displayName: 'browser',
-      preset: 'jest-expo/node',
-      testMatch: ['<rootDir>/e2e/**/*.e2e.ts'],
-    },
-    {
-      ...shared,
       displayName: 'interface',
       preset: 'jest-expo/web',
       moduleNameMapper: {

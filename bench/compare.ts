@@ -2,8 +2,8 @@
  * A comparison of twelve ways of each sample project: how soon the first is there, and all of them; how long the ways to save
  * take; and the longest task on the page meanwhile, by the browser's long-task observer. Must: 1 s, 5 s, 10 s, 50 ms.
  */
-import type { Page } from 'playwright-core';
-import { launch, PHONE, serve, visit } from '../e2e/browser';
+import type { Page } from '@playwright/test';
+import { launch, PHONE, serve, visit } from '../harness/browser';
 
 const RUNS = 3;
 
@@ -53,7 +53,7 @@ const watch = (page: Page) =>
   });
 
 const main = async () => {
-  const site = await serve(4395);
+  const site = await serve();
   const browser = await launch();
   for (const id of ['compost-station', 'record-shelf', 'sandpit']) {
     const rows: string[] = [];

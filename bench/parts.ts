@@ -19,7 +19,7 @@ import {
   type Project,
 } from '@/core/project';
 import { checksOf } from '@/core/takeoff';
-import { launch, serve, visit, WIDE } from '../e2e/browser';
+import { launch, serve, visit, WIDE } from '../harness/browser';
 
 const RUNS = 5;
 const RECORD = 'bench/parts.json';
@@ -98,7 +98,7 @@ const inCore = (made: Project, book: Book) => {
 };
 
 const inBrowser = async (file: string) => {
-  const site = await serve(4396);
+  const site = await serve();
   const browser = await launch();
   const { page } = await visit(browser, WIDE);
   await page.goto(site.address);

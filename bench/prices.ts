@@ -9,7 +9,7 @@ import { readPrices, rowsForBook } from '@/core/io';
 import { emptyBook, emptyHistory, type Book } from '@/core/project';
 import { packBook } from '@/core/io/packedBook';
 import { DEFAULT_SETTINGS, packSettings } from '@/data/records';
-import { launch, serve, visit, WIDE } from '../e2e/browser';
+import { launch, serve, visit, WIDE } from '../harness/browser';
 
 const RECORD = 'bench/prices.json';
 const RUNS = 3;
@@ -55,7 +55,7 @@ const inBrowser = async (): Promise<{
   previewMs: number;
   longestTaskMs: number;
 }> => {
-  const site = await serve(4402);
+  const site = await serve();
   const browser = await launch();
   const { page } = await visit(browser, WIDE);
   await page.goto(site.address);

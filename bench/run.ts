@@ -3,7 +3,7 @@
  * search for a cheaper way; medians of five, in Chromium.
  */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { launch, PHONE, serve, visit } from '../e2e/browser';
+import { launch, PHONE, serve, visit } from '../harness/browser';
 
 const RUNS = 5;
 const RECORD = 'bench/run.json';
@@ -11,7 +11,7 @@ const median = (values: number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
 
 const main = async () => {
-  const site = await serve(4395);
+  const site = await serve();
   const browser = await launch();
   const times: { toldMs: number; searchedMs: number }[] = [];
   for (let run = 0; run < RUNS; run++) {

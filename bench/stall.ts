@@ -1,5 +1,5 @@
 /** How long the page is kept from answering while the planner works beside it, by the browser's long-task observer. Must: 50 ms. */
-import { launch, PHONE, serve, visit } from '../e2e/browser';
+import { launch, PHONE, serve, visit } from '../harness/browser';
 
 const RUNS = 5;
 /** Milliseconds that are looked at, from the moment the first plan is shown. */
@@ -10,7 +10,7 @@ const LIST = Array.from(
 ).join('\n');
 
 const main = async () => {
-  const site = await serve(4394);
+  const site = await serve();
   const browser = await launch();
   const longest: number[] = [];
   for (let run = 0; run < RUNS; run++) {

@@ -1,7 +1,7 @@
 /** How long until bin/start answers, and until the first screen can be used with an empty cache: medians of five. */
 import { spawn } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { launch, PHONE, visit } from '../e2e/browser';
+import { launch, PHONE, visit } from '../harness/browser';
 
 const RUNS = 5;
 const PORT = 4395;

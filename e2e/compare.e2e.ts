@@ -1,11 +1,9 @@
-import type { Page } from 'playwright-core';
-import { PHONE, visit, WIDE } from './browser';
+import { expect, test, type Page } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
 import { atSite } from './steps';
 import { keyboard, thumb } from './hands';
 
-jest.setTimeout(180_000);
-
-const at = atSite(4406);
+const at = atSite();
 
 /** The whole sum at the head of the project, in cents: what is spent and to buy. */
 const total = async (page: Page): Promise<number> => {
@@ -17,11 +15,10 @@ const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g
 
 /** Waits until the head tells another sum than `before`, and that it is the one expected. */
 const becomes = async (page: Page, expected: number): Promise<void> => {
-  for (let tries = 0; tries < 60 && (await total(page)) !== expected; tries++) await page.waitForTimeout(100);
-  expect(await total(page)).toBe(expected);
+  await expect.poll(() => total(page), { timeout: 15_000 }).toBe(expected);
 };
 
-describe('on a phone, by touch', () => {
+test.describe('on a phone, by touch', () => {
   test('ways side by side, the difference told, one chosen with one tap and undone', async () => {
     const { page, context, complaints } = await visit(at.browser, PHONE);
     page.setDefaultTimeout(15_000);
@@ -77,8 +74,6 @@ describe('on a phone, by touch', () => {
       .filter({ hasText: 'Braces in cedar' })
       .getByText(/dearer/)
       .waitFor();
-    // It is written a moment after it is shown.
-    await page.waitForTimeout(400);
     await page.reload();
     const added = list.getByRole('listitem').filter({ hasText: 'Braces in cedar' });
     await added.getByText(/dearer/).waitFor();
@@ -163,8 +158,7 @@ describe('on a phone, by touch', () => {
     await press(page.getByRole('link', { name: 'Projects', exact: true }));
     await press(page.getByText('Compost station', { exact: true }).first());
     await press(page.getByRole('link', { name: 'Buy', exact: true }));
-    for (let tries = 0; tries < 100 && (await total(page)) >= before; tries++) await page.waitForTimeout(100);
-    expect(await total(page)).toBeLessThan(before);
+    await expect.poll(() => total(page), { timeout: 20_000 }).toBeLessThan(before);
     await press(page.getByRole('tab', { name: 'Boards' }));
     await page
       .getByText(/^from the rack/)
@@ -175,7 +169,7 @@ describe('on a phone, by touch', () => {
   });
 });
 
-describe('at a table, by keyboard', () => {
+test.describe('at a table, by keyboard', () => {
   test('columns with their rows; one is chosen', async () => {
     const { page, context, complaints } = await visit(at.browser, WIDE);
     page.setDefaultTimeout(15_000);
@@ -245,8 +239,6 @@ describe('at a table, by keyboard', () => {
     await fit.getByText('Not fit').waitFor();
     await choose('Stands decay', 'Treated');
     await fit.getByText(/Read its tag/).waitFor();
-    // It is written a moment after it is shown.
-    await page.waitForTimeout(400);
     await page.reload();
     await press(page.getByRole('tab', { name: 'Materials' }));
     await page

@@ -1,4 +1,4 @@
-import type { Locator, Page } from 'playwright-core';
+import type { Locator, Page } from '@playwright/test';
 
 /** The two ways in which a person works: with a thumb on a phone, with the keyboard alone at a table. */
 export interface Hands {
@@ -58,13 +58,24 @@ export const keyboard = (page: Page): Hands => ({
   },
   moveDown: async (handle) => {
     await tabTo(page, handle);
-    await page.keyboard.press('Space');
-    await page.waitForTimeout(150);
-    await page.keyboard.press('ArrowDown');
-    await page.waitForTimeout(300);
-    await page.keyboard.press('Space');
+    // Each step is announced to those who do not see it.
+    await announced(page, () => page.keyboard.press('Space'));
+    await announced(page, () => page.keyboard.press('ArrowDown'));
+    await announced(page, () => page.keyboard.press('Space'));
   },
 });
+
+const ANNOUNCER = '[id^=DndLiveRegion]';
+
+/** Does one step of a drag, and waits until it is announced. */
+const announced = async (page: Page, step: () => Promise<void>): Promise<void> => {
+  const before = await page.locator(ANNOUNCER).first().textContent();
+  await step();
+  await page.waitForFunction(([place, was]) => document.querySelector(place ?? '')?.textContent !== was, [
+    ANNOUNCER,
+    before,
+  ] as const);
+};
 
 const hasFocus = (target: Locator): Promise<boolean> =>
   target.evaluate((element) => element === document.activeElement);

@@ -1,20 +1,18 @@
 import { appendFileSync, cpSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import type { Browser } from 'playwright-core';
-import { launch, PHONE, serve, visit } from './browser';
+import { expect, test, type Browser } from '@playwright/test';
+import { launch, PHONE, serve, visit } from '../harness/browser';
 import { folder } from './steps';
 
-jest.setTimeout(180_000);
-
 let browser: Browser;
-beforeAll(async () => {
+test.beforeAll(async () => {
   browser = await launch();
 });
-afterAll(() => browser?.close());
+test.afterAll(() => browser?.close());
 
-describe('without a signal', () => {
+test.describe('without a signal', () => {
   test('every view opens again from what is kept, and a price can be entered', async () => {
-    const site = await serve(4401);
+    const site = await serve();
     const { page, context } = await visit(browser, PHONE, 'light', 'allow');
     page.setDefaultTimeout(20_000);
     await page.goto(site.address);
@@ -51,7 +49,7 @@ describe('without a signal', () => {
   test('a new version announces itself, and waits while something is half typed', async () => {
     const build = path.join(folder, 'dist');
     cpSync('dist', build, { recursive: true });
-    const site = await serve(4403, {}, build);
+    const site = await serve({}, build);
     const { page, context } = await visit(browser, PHONE, 'light', 'allow');
     page.setDefaultTimeout(20_000);
     await page.goto(`${site.address}/project/compost-station/parts`);

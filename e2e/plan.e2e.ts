@@ -1,10 +1,8 @@
-import type { Page } from 'playwright-core';
-import { PHONE, visit, WIDE } from './browser';
+import { expect, test, type Page } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
 import { atSite } from './steps';
 
-jest.setTimeout(120_000);
-
-const at = atSite(4405);
+const at = atSite();
 
 const startProject = async (page: Page, name: string): Promise<void> => {
   await page.goto(at.site.address);
@@ -13,12 +11,11 @@ const startProject = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('button', { name: 'Make the project' }).click();
 };
 
-test.each([
+for (const [name, size] of [
   ['a phone', PHONE],
   ['a wide screen', WIDE],
-] as const)(
-  'on %s the first plan is followed by the cheapest, with its proof; a change starts anew',
-  async (_name, size) => {
+] as const)
+  test(`on ${name} the first plan is followed by the cheapest, with its proof; a change starts anew`, async () => {
     const { page, context, complaints } = await visit(at.browser, size);
     page.setDefaultTimeout(20_000);
     await startProject(page, 'Aquarium stand');
@@ -62,8 +59,7 @@ test.each([
       .waitFor();
     expect(complaints).toEqual([]);
     await context.close();
-  },
-);
+  });
 
 /** Panels that take the planner a while: many sizes, each but a few times. */
 const PANELS = [

@@ -1,34 +1,30 @@
-import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { launch, PHONE, serve, visit, WIDE } from './browser';
-import { file, pick, stepsOf } from './steps';
-
-jest.setTimeout(180_000);
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { launch, PHONE, serve, visit, WIDE, type Site } from '../harness/browser';
+import { file, pick } from './steps';
 
 let browser: Browser;
-beforeAll(async () => {
+test.beforeAll(async () => {
   browser = await launch();
 });
-afterAll(() => browser?.close());
+test.afterAll(() => browser?.close());
 
-describe('a store that tells its prices', () => {
-  const PORT = 4398;
-  let site: Awaited<ReturnType<typeof serve>>;
+test.describe('a store that tells its prices', () => {
+  test.describe.configure({ mode: 'serial' });
+  let site: Site | undefined;
   let page: Page;
   let context: BrowserContext;
   let answer = '';
-  const step = stepsOf('feed', () => page);
   const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
   const status = () => page.getByRole('status', { name: 'Price services' });
   /** The same store on another day. */
   const onDay = async (day: string) => {
-    site?.stop();
-    await new Promise((resolve) => setTimeout(resolve, 300));
-    site = await serve(PORT, { BILLET_TODAY: day, BILLET_FEED_SWITCHES: '1' });
+    await site?.stop();
+    site = await serve({ BILLET_TODAY: day, BILLET_FEED_SWITCHES: '1' }, 'dist', site?.port);
     await page?.clock.setFixedTime(`${day}T10:00:00`);
     await page?.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
   };
 
-  beforeAll(async () => {
+  test.beforeAll(async () => {
     await onDay('2026-11-17');
     ({ page, context } = await visit(browser, PHONE));
     page.setDefaultTimeout(15_000);
@@ -38,14 +34,14 @@ describe('a store that tells its prices', () => {
         url: `${route.request().url()}${route.request().url().includes('?') ? '&' : '?'}${answer}`,
       }),
     );
-    await page.goto(`${site.address}/prices`);
+    await page.goto(`${site?.address}/prices`);
   });
-  afterAll(async () => {
+  test.afterAll(async () => {
     await context.close();
-    site.stop();
+    await site?.stop();
   });
 
-  step('is followed, looked through, and taken but for some', async () => {
+  test('is followed, looked through, and taken but for some', async () => {
     await page.getByRole('tab', { name: 'Stores' }).tap();
     await button('Follow Millrace Lumber').tap();
     await status()
@@ -67,7 +63,7 @@ describe('a store that tells its prices', () => {
       .waitFor();
   });
 
-  step('a week later what changed is told with its worth; what was typed is not ticked', async () => {
+  test('a week later what changed is told with its worth; what was typed is not ticked', async () => {
     // A price typed after the store was last looked at.
     await page.getByRole('tab', { name: 'All prices' }).tap();
     await page.getByRole('textbox', { name: /^Find/ }).fill('2x4x10 fir');
@@ -94,7 +90,7 @@ describe('a store that tells its prices', () => {
       .waitFor();
   });
 
-  step('nonsense and a cut answer are refused whole, and the book is untouched', async () => {
+  test('nonsense and a cut answer are refused whole, and the book is untouched', async () => {
     const kept = () => page.evaluate(() => localStorage.getItem('billet/book'));
     const before = await kept();
     for (const [how, says] of [
@@ -117,7 +113,7 @@ describe('a store that tells its prices', () => {
     expect(await kept()).toBe(before);
   });
 
-  step('without a signal the book works, and the store is asked once there is one', async () => {
+  test('without a signal the book works, and the store is asked once there is one', async () => {
     await onDay('2026-11-28');
     await context.setOffline(true);
     await page.getByRole('tab', { name: 'All prices' }).tap();
@@ -129,12 +125,12 @@ describe('a store that tells its prices', () => {
   });
 });
 
-describe('a sheet of prices', () => {
-  let site: Awaited<ReturnType<typeof serve>>;
+test.describe('a sheet of prices', () => {
+  test.describe.configure({ mode: 'serial' });
+  let site: Site;
   let page: Page;
   let context: BrowserContext;
   let complaints: string[];
-  const step = stepsOf('sheet', () => page);
   const sheet = () => page.getByRole('dialog');
   const take = async (name: string, text: string) => {
     await page.getByRole('button', { name: 'Files' }).click();
@@ -142,47 +138,44 @@ describe('a sheet of prices', () => {
     await pick(page, () => sheet().getByRole('button', { name: 'Choose a file' }).click(), file(name, text));
   };
 
-  beforeAll(async () => {
-    site = await serve(4400);
+  test.beforeAll(async () => {
+    site = await serve();
     ({ page, context, complaints } = await visit(browser, WIDE));
     page.setDefaultTimeout(15_000);
-    await page.goto(`${site.address}/prices`);
+    await page.goto(`${site?.address}/prices`);
   });
-  afterEach(() => expect(complaints).toEqual([]));
-  afterAll(async () => {
+  test.afterEach(() => expect(complaints).toEqual([]));
+  test.afterAll(async () => {
     await context.close();
-    site.stop();
+    await site?.stop();
   });
 
-  step(
-    'with faults: what is new, in conflict and wrong is shown, and only what is right is taken',
-    async () => {
-      await take(
-        'yard.csv',
-        'store,section,length,material,price,date\n' +
-          'Harrow Lumber,2x4,8ft,treated,6.66,2026-11-09\n' +
-          'Harrow Lumber,2x8,8ft,treated,9.95,2026-11-20\n' +
-          'Harrow Lumber,2x8,8 spans,treated,9.95,2026-11-20\n' +
-          'Harrow Lumber,2x8,8ft,treated,"nine",2026-11-20\n',
-      );
-      await sheet().getByRole('group', { name: 'new' }).getByText('1 new').waitFor();
-      await sheet()
-        .getByRole('group', { name: 'in conflict' })
-        .getByText(/line 2.*\$6\.66 each.*was \$5\.35/)
-        .waitFor();
-      const wrong = sheet().getByRole('group', { name: 'wrong' });
-      await wrong.getByText('2 lines that cannot be read').waitFor();
-      await wrong.getByText('yard.csv:4: length').waitFor();
-      await wrong.getByText('yard.csv:5: price').waitFor();
-      await sheet().getByRole('button', { name: 'Take 1 price' }).click();
-      await page.getByText('1 price taken from yard.csv.').waitFor();
-      await page.getByRole('tab', { name: 'All prices' }).click();
-      await page.getByRole('textbox', { name: /^Find/ }).fill('2x8x8 treated');
-      await page.getByRole('button', { name: /^2x8x8 treated at Harrow Lumber: \$9\.95/ }).waitFor();
-    },
-  );
+  test('with faults: what is new, in conflict and wrong is shown, and only what is right is taken', async () => {
+    await take(
+      'yard.csv',
+      'store,section,length,material,price,date\n' +
+        'Harrow Lumber,2x4,8ft,treated,6.66,2026-11-09\n' +
+        'Harrow Lumber,2x8,8ft,treated,9.95,2026-11-20\n' +
+        'Harrow Lumber,2x8,8 spans,treated,9.95,2026-11-20\n' +
+        'Harrow Lumber,2x8,8ft,treated,"nine",2026-11-20\n',
+    );
+    await sheet().getByRole('group', { name: 'new' }).getByText('1 new').waitFor();
+    await sheet()
+      .getByRole('group', { name: 'in conflict' })
+      .getByText(/line 2.*\$6\.66 each.*was \$5\.35/)
+      .waitFor();
+    const wrong = sheet().getByRole('group', { name: 'wrong' });
+    await wrong.getByText('2 lines that cannot be read').waitFor();
+    await wrong.getByText('yard.csv:4: length').waitFor();
+    await wrong.getByText('yard.csv:5: price').waitFor();
+    await sheet().getByRole('button', { name: 'Take 1 price' }).click();
+    await page.getByText('1 price taken from yard.csv.').waitFor();
+    await page.getByRole('tab', { name: 'All prices' }).click();
+    await page.getByRole('textbox', { name: /^Find/ }).fill('2x8x8 treated');
+    await page.getByRole('button', { name: /^2x8x8 treated at Harrow Lumber: \$9\.95/ }).waitFor();
+  });
 
-  step('with headings of its own: matched by guess and by hand, with decimal commas', async () => {
+  test('with headings of its own: matched by guess and by hand, with decimal commas', async () => {
     await take('maple.csv', 'Profile;Len;Species;Unit cost;Comment\n1x4;8ft;maple;"12,40 $";knotty\n');
     await sheet().getByRole('button', { name: 'is: length' }).waitFor();
     await sheet().getByRole('button', { name: 'is: price' }).waitFor();
@@ -196,38 +189,35 @@ describe('a sheet of prices', () => {
     await page.getByRole('button', { name: /^knotty at Orchard Mill: \$12\.40/ }).waitFor();
   });
 
-  step(
-    'what does not fit into the browser is refused before anything is taken, with how much would',
-    async () => {
-      await page.evaluate(() =>
-        localStorage.setItem('filler', 'x'.repeat(5_000_000 - 140_000 - JSON.stringify(localStorage).length)),
-      );
-      const before = await page.evaluate(() => localStorage.getItem('billet/book'));
-      // Names that no compression makes short.
-      const random = (row: number) =>
-        Array.from({ length: 40 }, (_, index) =>
-          ((row * 7919 + index * 104_729 + row * row * index) % 36).toString(36),
-        ).join('');
-      const rows = Array.from(
-        { length: 8000 },
-        (_, row) => `Harrow Lumber,${random(row)} ${row},hardware,${(row % 900) + 1}.05`,
-      );
-      await take('long.csv', `store,item,kind,price\n${rows.join('\n')}`);
-      await sheet().getByRole('button', { name: 'Take 8000 prices' }).click();
-      const told = sheet().getByText(
-        /^There is not enough room in this browser: about \d+ of these 8000 prices would fit/,
-      );
-      await told.waitFor();
-      const fitting = Number(/about (\d+)/.exec(await told.innerText())?.[1]);
-      expect(fitting).toBeGreaterThan(0);
-      expect(fitting).toBeLessThan(8000);
-      expect(await page.evaluate(() => localStorage.getItem('billet/book'))).toBe(before);
-      await page.evaluate(() => localStorage.removeItem('filler'));
-      await page.keyboard.press('Escape');
-    },
-  );
+  test('what does not fit into the browser is refused before anything is taken, with how much would', async () => {
+    await page.evaluate(() =>
+      localStorage.setItem('filler', 'x'.repeat(5_000_000 - 140_000 - JSON.stringify(localStorage).length)),
+    );
+    const before = await page.evaluate(() => localStorage.getItem('billet/book'));
+    // Names that no compression makes short.
+    const random = (row: number) =>
+      Array.from({ length: 40 }, (_, index) =>
+        ((row * 7919 + index * 104_729 + row * row * index) % 36).toString(36),
+      ).join('');
+    const rows = Array.from(
+      { length: 8000 },
+      (_, row) => `Harrow Lumber,${random(row)} ${row},hardware,${(row % 900) + 1}.05`,
+    );
+    await take('long.csv', `store,item,kind,price\n${rows.join('\n')}`);
+    await sheet().getByRole('button', { name: 'Take 8000 prices' }).click();
+    const told = sheet().getByText(
+      /^There is not enough room in this browser: about \d+ of these 8000 prices would fit/,
+    );
+    await told.waitFor();
+    const fitting = Number(/about (\d+)/.exec(await told.innerText())?.[1]);
+    expect(fitting).toBeGreaterThan(0);
+    expect(fitting).toBeLessThan(8000);
+    expect(await page.evaluate(() => localStorage.getItem('billet/book'))).toBe(before);
+    await page.evaluate(() => localStorage.removeItem('filler'));
+    await page.keyboard.press('Escape');
+  });
 
-  step('a file that is no sheet is refused with its fault', async () => {
+  test('a file that is no sheet is refused with its fault', async () => {
     await take('empty.csv', 'store,price\n');
     await sheet().getByText('there is a header and nothing below it').waitFor();
     await page.keyboard.press('Escape');

@@ -1,11 +1,9 @@
-import { PHONE, visit, WIDE } from './browser';
+import { PHONE, visit, WIDE } from '../harness/browser';
 import { keyboard, thumb } from './hands';
 import { atSite } from './steps';
-import type { Page } from 'playwright-core';
+import { expect, test, type Page } from '@playwright/test';
 
-jest.setTimeout(180_000);
-
-const at = atSite(4408);
+const at = atSite();
 
 /** What a person sees and touches on a run. */
 const onRun = (page: Page) => ({
@@ -58,7 +56,6 @@ test('a whole run on a phone: two surprises, each plans the rest anew; offline i
     .tap();
   await press(button(/^In the cart: 28 for \$107\.86$/));
   await told(/^Only 28 × cedar picket 6 ft there: take 2 × .* at Broadfield Home Centre/);
-  await page.waitForTimeout(600);
   await page.reload();
   await spent('$238.00');
   await tick(/^28 × cedar picket 6 ft: in the cart/).waitFor();
@@ -126,7 +123,6 @@ test('by keyboard on a wide screen: the aisles of a store in the order that one 
   await press(button('Finish: move up, before sheets'));
   await button('Sheets: move up, before finish').waitFor();
   expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
-  await page.waitForTimeout(500);
   await page.reload();
   await page.getByText(/^3 to take/).waitFor();
   expect(await aisles()).toEqual(['Finish', 'Sheets', 'Hardware']);
@@ -177,7 +173,6 @@ test('a refund, and over the target and under it again', async () => {
   await press(button('Save the target'));
   await page.getByText(/\$24\.78 under target\.$/).waitFor();
   await page.getByText('$22.19 left of $200.00').waitFor();
-  await page.waitForTimeout(500);
   await page.reload();
   await page.getByText(/\$24\.78 under target\.$/).waitFor();
   expect(complaints).toEqual([]);

@@ -1,18 +1,16 @@
+import { expect, test } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { PHONE, visit, WIDE } from './browser';
+import { PHONE, visit, WIDE } from '../harness/browser';
 import { keyboard, thumb } from './hands';
 import { atSite, file, pick } from './steps';
 
-jest.setTimeout(120_000);
+const at = atSite();
 
-const at = atSite(4407);
-
-test.each([
+for (const [name, size, handsOf] of [
   ['with a thumb on a phone', PHONE, thumb],
   ['with the keyboard alone on a wide screen', WIDE, keyboard],
-] as const)(
-  '%s: something bought is recorded, mended, deleted and had back, and the money follows',
-  async (_name, size, handsOf) => {
+] as const)
+  test(`${name}: something bought is recorded, mended, deleted and had back, and the money follows`, async () => {
     const { page, context, complaints } = await visit(at.browser, size);
     page.setDefaultTimeout(15_000);
     const { press, write, choose } = handsOf(page);
@@ -42,8 +40,6 @@ test.each([
     await spent('$87.35');
     // Its tax at the project's rate is told apart.
     await page.getByRole('button', { name: 'Change Saw blade, $12.34' }).getByText('tax $0.81').waitFor();
-    // It is written a moment after it is shown.
-    await page.waitForTimeout(400);
     await page.reload();
     await write(page.getByLabel('Find in the ledger'), 'blade flea');
     await page.getByText(/^1 of \d+, \$12\.34$/).waitFor();
@@ -71,8 +67,7 @@ test.each([
     await spent('$87.35');
     expect(complaints).toEqual([]);
     await context.close();
-  },
-);
+  });
 
 test('when all is bought, what is left goes on the rack with one tap, and comes off with undo', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
@@ -85,7 +80,7 @@ test('when all is bought, what is left goes on the rack with one tap, and comes 
   for (let left = await ticks.count(); left > 0; left = await ticks.count()) {
     await press(ticks.first());
     await page.getByText(/: bought for/).waitFor();
-    await page.waitForTimeout(600);
+    await expect.poll(() => ticks.count()).toBeLessThan(left);
   }
   await page.getByText('All that is needed is bought.').waitFor();
   const rest = page.getByRole('region', { name: 'Left over' });
@@ -114,7 +109,6 @@ test('an opened can on the rack is used by the next plan', async () => {
   await page.getByText('1 × clear finish quart, about 90 % left').waitFor();
   await page.keyboard.press('Enter');
   await button('Take clear finish quart, about 90 % left off the rack').waitFor();
-  await page.waitForTimeout(500);
   await page.goto(`${at.site.address}/project/record-shelf/buy`);
   await page.getByText('1 × clear finish quart').waitFor();
   expect(complaints).toEqual([]);
@@ -223,7 +217,6 @@ test('what is often forgotten: bought at a typed price, said to be owned, dismis
   await asked.getByText('Pocket-hole jig and bit').waitFor({ state: 'detached' });
   await press(button('Not here: Driver and pilot bits'));
   await asked.getByText('Driver and pilot bits').waitFor({ state: 'detached' });
-  await page.waitForTimeout(500);
   await page.reload();
   await page.getByRole('heading', { name: '$191.76 to buy' }).waitFor();
   expect(await page.getByText('Driver and pilot bits').count()).toBe(0);

@@ -1,6 +1,6 @@
 /** Makes the icons of the installed app from public/favicon.svg. Run by `npm run icons` when the mark changes. */
 import { readFileSync, writeFileSync } from 'node:fs';
-import { launch } from '../e2e/browser';
+import { launch } from '../harness/browser';
 
 const MARK = readFileSync('public/favicon.svg', 'utf8');
 const GROUND = '#20302B';

@@ -1,6 +1,6 @@
 /** Makes docs/screenshots from the sample data and the built app: one picture of each main view. */
-import { launch, PHONE, serve, visit, WIDE } from '../e2e/browser';
-import { VIEWS } from '../e2e/views';
+import { launch, PHONE, serve, visit, WIDE } from '../harness/browser';
+import { VIEWS } from '../harness/views';
 
 const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] = [
   ['projects', 'phone', 'light'],
@@ -25,7 +25,7 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
 ];
 
 const main = async () => {
-  const site = await serve(4393);
+  const site = await serve();
   const browser = await launch();
   for (const [name, size, theme] of SHOTS) {
     const view = VIEWS.find((candidate) => candidate.name === name);

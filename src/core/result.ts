@@ -18,3 +18,15 @@ export const fail = (code: string, sentence: string, place = ''): Result<never> 
 /** The same problems, told of another place. */
 export const at = <T>(place: string, result: Result<T>): Result<T> =>
   result.ok ? result : { ok: false, problems: result.problems.map((problem) => ({ ...problem, place })) };
+
+/** What a value becomes; problems stay as they are. */
+export const map = <T, U>(result: Result<T>, to: (value: T) => U): Result<U> =>
+  result.ok ? ok(to(result.value)) : result;
+
+/** Goes on with a value where there is one, by something that can fail too. */
+export const andThen = <T, U>(result: Result<T>, to: (value: T) => Result<U>): Result<U> =>
+  result.ok ? to(result.value) : result;
+
+/** The value, or another where there is none. */
+export const valueOr = <T>(result: Result<T> | undefined, otherwise: T): T =>
+  result?.ok ? result.value : otherwise;

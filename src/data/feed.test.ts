@@ -2,7 +2,7 @@ import { MICROS } from '@/core/units';
 import { normalisedPrice } from '@/core/pricing';
 import { isLike } from './drafts';
 import { observationsOf, type FeedAnswer } from './feed';
-import { validateStorePrices, validateStores } from './feedSchemas.generated';
+import { validateStorePrices, validateStores } from './feedSchemas';
 
 jest.mock('nanoid', () => ({ nanoid: () => 'an id' }));
 

@@ -1,5 +1,5 @@
 import { useQuery, useQueries } from '@tanstack/react-query';
-import { validateStorePrices, validateStores } from './feedSchemas.generated';
+import { validateStorePrices, validateStores } from './feedSchemas';
 import { fromMm, MICROS, writeLength } from '@/core/units';
 import {
   itemName,

@@ -1,4 +1,3 @@
-import type { ErrorObject } from 'ajv';
 import {
   bookFromJson,
   emptyHistory,
@@ -24,6 +23,7 @@ import {
 } from '@/core/project/validation';
 import { unpackColumns } from '@/core/io/packedBook';
 import type { BookRecord, Tags } from '@/core/io/packedBook';
+import type { Validator } from '@/core/jsonSchema';
 import type { LengthUnit } from '@/core/units';
 import { ok, type Problem, type Result } from '@/core/result';
 
@@ -103,11 +103,6 @@ export const migrate = (
   return ok(carried);
 };
 
-interface Validator {
-  (data: unknown): boolean;
-  errors?: ErrorObject[] | null;
-}
-
 const damaged = (sentence: string): Result<never> => ({
   ok: false,
   problems: [{ code: 'damaged', place: '', sentence }],
@@ -117,7 +112,8 @@ const damaged = (sentence: string): Result<never> => ({
 const unpack = <T>(text: string, validate: Validator): Result<T> => {
   let envelope: { version?: unknown; data?: unknown };
   try {
-    envelope = JSON.parse(text) as typeof envelope;
+    // A text such as `null` has nothing in it either.
+    envelope = (JSON.parse(text) as typeof envelope | null) ?? {};
   } catch {
     return damaged('It is not complete.');
   }

@@ -1,4 +1,5 @@
 import type { Book } from '@/core/project';
+import { packBook } from '@/core/io/packedBook';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
@@ -15,7 +16,7 @@ import {
   type Settings,
   type Tags,
 } from './records';
-import { exclusively, keysUnder, readText, removeKey, writeText } from './storage';
+import { exclusively, keysUnder, readText, readTextNow, removeKey, writeText, writeTextNow } from './storage';
 
 const PROJECTS = 'billet/project/';
 const BOOK = 'billet/book';
@@ -69,7 +70,10 @@ export const loadProjects = async (now: number): Promise<StoredProjects> => {
 
 /** One project as it is kept now; null where there is none, or none that can be read. */
 export const readProject = async (id: string): Promise<Stored<ProjectRecord> | null> => {
-  const text = await readText(PROJECTS + id);
+  return storedProject(await readText(PROJECTS + id));
+};
+
+const storedProject = (text: string | null): Stored<ProjectRecord> | null => {
   const record = text === null ? null : unpackProject(text);
   return record?.ok && text !== null ? { record: record.value, tag: tagOf(text) } : null;
 };
@@ -118,6 +122,31 @@ export const saveProject = (record: ProjectRecord, tags: Tags): Promise<Saved> =
 
 /** Writes the price book, packed already. @throws StorageFull */
 export const saveBook = (packed: string, tags: Tags): Promise<Saved> => saveAfter(BOOK, tags.parent, packed);
+
+const saveNow = (key: string, parents: (string | null)[], text: string): Saved => {
+  const stored = readTextNow(key);
+  if (stored !== null && !parents.includes(tagOf(stored))) return 'refused';
+  writeTextNow(key, text);
+  return 'saved';
+};
+
+/** The same without waiting for a lock, for a page that goes. */
+export const storageNow = {
+  readProject: (id: string): Stored<ProjectRecord> | null => storedProject(readTextNow(PROJECTS + id)),
+  readBook: (): Stored<BookRecord> | null => {
+    const text = readTextNow(BOOK);
+    const record = text === null ? null : unpackBook(text);
+    return record?.ok && text !== null ? { record: record.value, tag: tagOf(text) } : null;
+  },
+  saveProject: (record: ProjectRecord, tags: Tags, parents: (string | null)[]): Saved =>
+    saveNow(PROJECTS + record.project.id, parents, packProject(record, tags)),
+  saveBook: (record: BookRecord, tags: Tags, parents: (string | null)[]): Saved =>
+    saveNow(BOOK, parents, packBook(record, tags)),
+  saveSettings: (settings: Settings): Saved => {
+    writeTextNow(SETTINGS, packSettings(settings));
+    return 'saved';
+  },
+};
 
 /** The price book with the samples in it, and the sample projects that are missing or deleted; what is there stays. */
 export const withSamples = async (

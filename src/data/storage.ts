@@ -14,6 +14,12 @@ export const writeText = async (key: string, text: string): Promise<void> => {
   }
 };
 
+/** What is under a key, before it returns: AsyncStorage keeps its texts there in a browser. */
+export const readTextNow = (key: string): string | null => window.localStorage.getItem(key);
+
+/** Writes before it returns, for a page that goes. @throws where the browser has no room left. */
+export const writeTextNow = (key: string, text: string): void => window.localStorage.setItem(key, text);
+
 export const removeKey = (key: string): Promise<void> => AsyncStorage.removeItem(key);
 
 /** All keys that begin with `prefix`. */

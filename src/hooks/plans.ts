@@ -58,7 +58,7 @@ export const usePlanned = (open: OpenProject): PlannedProject | null => {
     money,
     generation,
     request: snapshot,
-    isStale: phase === 'planning' || open.project !== project || open.book !== book,
+    isStale: phase !== 'current' || open.project !== project || open.book !== book,
     doing,
     failure,
     stop: () => services().plans.stop(id),

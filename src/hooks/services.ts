@@ -39,7 +39,16 @@ const makeServices = (): Services => {
   });
   feedQueries(client, workspace, plans);
   workspace.subscribe(tellUser);
+  flushWhenLeft(workspace);
   return { client, workspace, plans, pool };
+};
+
+/** A phone may end a page that is not looked at without another word. */
+const flushWhenLeft = (workspace: WorkspaceStore): void => {
+  window.addEventListener('pagehide', () => workspace.flush());
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') workspace.flush();
+  });
 };
 
 const MAX_WORKERS = 4;

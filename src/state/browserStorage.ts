@@ -8,6 +8,7 @@ import {
   saveBook,
   saveProject,
   saveSettings,
+  storageNow,
   withSamples,
 } from '@/data/repository';
 import type { BookPacker } from '@/workers/pack.worker';
@@ -29,6 +30,7 @@ export const browserStorage = (): WorkspaceStorage => {
     saveSettings,
     saveProject,
     withSamples,
+    now: storageNow,
     loadBook: async (now) => {
       const stored = await loadBook(now);
       const text = await readBookText();

@@ -69,6 +69,13 @@ test('opened by the workspace they are carried forward, and undo still takes the
     saveProject: async () => 'saved',
     saveBook: async () => 'saved',
     saveSettings: async () => undefined,
+    now: {
+      readProject: () => null,
+      readBook: () => null,
+      saveProject: () => 'saved',
+      saveBook: () => 'saved',
+      saveSettings: () => 'saved',
+    },
     withSamples: async (held) => ({ book: held, added: [] }),
   };
   const store = new WorkspaceStore({ storage, clock: wallClock, newId: () => 'id' });

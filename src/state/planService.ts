@@ -13,8 +13,8 @@ export interface PlanSnapshot extends PlanRequest {
   generation: number;
   plan: Plan;
   money: ProjectMoney;
-  /** `planning`: a newer state is being planned, and this is the one before. */
-  phase: 'current' | 'planning';
+  /** `planning`: a newer state is being planned, and this is the one before; `failed`: that could not be done. */
+  phase: 'current' | 'planning' | 'failed';
   /** What is being done to find a cheaper plan; null: nothing any more. */
   doing: Progress['doing'] | null;
   /** What went wrong with the search, for a person; null: nothing. The plan shown passed its check all the same. */
@@ -362,13 +362,13 @@ export class PlanService {
     if (snapshot)
       return this.tell(projectId, watched, {
         ...snapshot,
-        phase: 'current',
+        phase: 'failed',
         doing: null,
         failure: sentence,
       });
     const plan = refusedPlan(request.input.currency, sentence);
     const money = projectMoney(request.project, request.book, plan);
-    const shown = { ...request, plan, money, phase: 'current' as const, doing: null, failure: sentence };
+    const shown = { ...request, plan, money, phase: 'failed' as const, doing: null, failure: sentence };
     this.tell(projectId, watched, { ...shown, generation: ++watched.generation });
   }
 

@@ -59,6 +59,8 @@ const browser = () => {
     saveSettings: async () => undefined,
     withSamples: async (book) => ({ book, added: [] }),
     saveProject: async (record, { tag, parent }) => {
+      // Another tab has the lock for a moment.
+      await Promise.resolve();
       const { id } = record.project;
       if (failing(id)) throw new Error('full');
       if ((kept.projects.get(id)?.tag ?? null) !== parent) return 'refused';
@@ -72,6 +74,24 @@ const browser = () => {
       kept.book = { record, tag };
       writes.push('book');
       return 'saved';
+    },
+    now: {
+      readProject: (id) => kept.projects.get(id) ?? null,
+      readBook: () => kept.book,
+      saveSettings: () => 'saved',
+      saveProject: (record, { tag }, parents) => {
+        const { id } = record.project;
+        if (failing(id)) throw new Error('full');
+        if (!parents.includes(kept.projects.get(id)?.tag ?? null)) return 'refused';
+        kept.projects.set(id, { record, tag });
+        return 'saved';
+      },
+      saveBook: (record, { tag }, parents) => {
+        if (failing('book')) throw new Error('full');
+        if (!parents.includes(kept.book.tag)) return 'refused';
+        kept.book = { record, tag };
+        return 'saved';
+      },
     },
   });
   return { kept, writes, storage, fail: (when: (key: string) => boolean) => (failing = when) };
@@ -165,6 +185,43 @@ test('two tabs: whatever each does, in whatever order it is written, nothing of 
         }
     }),
     { numRuns: 60 },
+  );
+});
+
+test('a page that goes keeps what was done in the same breath, whatever was under way and in the other tab', async () => {
+  const doing = fc.record({
+    tab: fc.nat(1),
+    key: fc.constantFrom('p', 'q', 'book'),
+    pause: fc.nat(2),
+    turns: fc.nat(4),
+    flush: fc.boolean(),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(doing, { minLength: 1, maxLength: 12 }), async (doings) => {
+      const time = fakeClock();
+      const shared = browser();
+      const tabs = [await tab(shared, time), await tab(shared, time)];
+      const groupsOf = (id: string) =>
+        (shared.kept.projects.get(id)?.record.project.groups ?? []).map((group) => group.id);
+      for (const [index, { tab: which, key, pause, turns, flush }] of doings.entries()) {
+        const store = tabs[which]?.store;
+        if (key === 'book')
+          store?.dispatch({ type: 'putStore', store: emptyStore(`s${index}`, `S${index}`, 'USD') });
+        else store?.dispatch(addGroup(`n${index}`), key);
+        if (pause > 0) await time.pass(pause);
+        for (let turn = 0; turn < turns; turn++) await Promise.resolve();
+        if (!flush) continue;
+        store?.flush();
+        if (key === 'book') expect(Object.keys(shared.kept.book.record.book.stores)).toContain(`s${index}`);
+        else expect(groupsOf(key)).toContain(`n${index}`);
+      }
+      await time.pass(120_000);
+      for (const key of ['p', 'q']) {
+        const made = doings.flatMap((one, index) => (one.key === key ? [`n${index}`] : []));
+        expect(groupsOf(key).sort()).toEqual(['g', ...made].sort());
+      }
+    }),
+    { numRuns: 200 },
   );
 });
 

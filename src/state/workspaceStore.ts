@@ -20,7 +20,17 @@ import {
 import type { Stored, StoredProjects } from '@/data/repository';
 import { clearRedo, nextStep, type Step, type Way } from './history';
 import { transact, type WorkspaceCommand } from './transaction';
-import { WriteQueue, type Clock, type WriteOutcome } from './writeQueue';
+import { RecordKeeper, type Kept, type UnsavedStep } from './recordKeeper';
+import type { Clock, WriteOutcome } from './writeQueue';
+
+/** The same before it returns, for a page that goes. What is stored may be of any of `parents`. */
+export interface StorageNow {
+  readProject: (id: string) => Stored<ProjectRecord> | null;
+  readBook: () => Stored<BookRecord> | null;
+  saveProject: (record: ProjectRecord, tags: Tags, parents: (string | null)[]) => Kept;
+  saveBook: (record: BookRecord, tags: Tags, parents: (string | null)[]) => Kept;
+  saveSettings: (settings: Settings) => Kept;
+}
 
 /** Where a workspace is kept. */
 export interface WorkspaceStorage {
@@ -31,6 +41,7 @@ export interface WorkspaceStorage {
   saveProject: (record: ProjectRecord, tags: Tags) => Promise<'saved' | 'refused'>;
   saveBook: (record: BookRecord, tags: Tags) => Promise<'saved' | 'refused'>;
   saveSettings: (settings: Settings) => Promise<void>;
+  now: StorageNow;
   /** The sample projects that are missing, and the book with what they need. */
   withSamples: (
     book: Book,
@@ -63,14 +74,6 @@ interface Options {
 const BOOK = 'book';
 const SETTINGS = 'settings';
 
-/** What was done to a record since it was last written. Null commands: it cannot be done again on another state. */
-interface Unsaved {
-  commands: WorkspaceCommand[] | null;
-  at: number;
-  id: string;
-  projectId: string | null;
-}
-
 /**
  * The one owner of what the user makes: projects, price book, settings. Every change is one `dispatch`: one transaction and
  * one step to undo. What is new is there at once and written behind it.
@@ -79,16 +82,18 @@ export class WorkspaceStore {
   private workspace: Workspace | null = null;
   private loading: Promise<Workspace> | null = null;
   private readonly listeners = new Set<(event: WorkspaceEvent) => void>();
-  private readonly tags = new Map<string, string | null>();
-  private readonly unsaved = new Map<string, Unsaved[]>();
-  private readonly queue: WriteQueue;
+  private readonly keeper: RecordKeeper;
   private isFailing = false;
 
   constructor(private readonly options: Options) {
-    this.queue = new WriteQueue({
+    this.keeper = new RecordKeeper({
       clock: options.clock,
-      write: (key) => this.write(key),
-      onOutcome: (key, outcome, error) => this.heard(key, outcome, error),
+      newId: options.newId,
+      write: (key, tags) => this.write(key, tags),
+      writeNow: (key, tags, parents) => this.writeNow(key, tags, parents),
+      rebase: async (key, again) => this.rebase(key, again, await this.reload(key)),
+      rebaseNow: (key, again) => this.rebase(key, again, this.reloadNow(key)),
+      onOutcome: (outcome, isFailing, error) => this.heard(outcome, isFailing, error),
     });
   }
 
@@ -112,12 +117,17 @@ export class WorkspaceStore {
 
   /** Resolves when every change so far was tried to be written. */
   written(): Promise<void> {
-    return this.queue.settled();
+    return this.keeper.written();
+  }
+
+  /** Writes every change before it returns, as the page goes. */
+  flush(): void {
+    this.keeper.flush();
   }
 
   /** Whether a change is not written yet. */
   get hasUnwritten(): boolean {
-    return this.queue.hasUnwritten;
+    return this.keeper.hasUnwritten;
   }
 
   /** Applies commands as one step, each to the newest state; `projectId` is the project they are for or were given in. */
@@ -129,7 +139,7 @@ export class WorkspaceStore {
     const workspace = this.workspace;
     if (!workspace) return;
     const list = Array.isArray(commands) ? commands : [commands];
-    const step: Unsaved = {
+    const step: UnsavedStep = {
       commands: list,
       at: this.options.clock.now(),
       id: this.options.newId(),
@@ -187,7 +197,7 @@ export class WorkspaceStore {
     const workspace = this.workspace;
     if (!workspace) return;
     this.workspace = { ...workspace, settings: { ...workspace.settings, ...fields } };
-    this.queue.enqueue(SETTINGS);
+    this.keeper.enqueue(SETTINGS);
     this.tell({ kind: 'changed', projectIds: [], book: false, settings: true });
   }
 
@@ -210,7 +220,7 @@ export class WorkspaceStore {
     }
     const key = place === 'book' ? BOOK : place.projectId;
     // What is not written yet finds out by itself, and is done again on the newer state.
-    if (this.unsaved.has(key)) this.queue.enqueue(key);
+    if (this.keeper.hasUnsaved(key)) this.keeper.enqueue(key);
     else await this.reload(key);
   }
 
@@ -219,10 +229,10 @@ export class WorkspaceStore {
     const settings = await storage.loadSettings();
     const projects = await storage.loadProjects(clock.now());
     const book = await storage.loadBook(clock.now());
-    this.tags.set(BOOK, book.tag);
-    for (const [id, { tag }] of Object.entries(projects.records)) this.tags.set(id, tag);
+    this.keeper.follow(BOOK, book.tag);
+    for (const [id, { tag }] of Object.entries(projects.records)) this.keeper.follow(id, tag);
     // A file of the same id may take the place of what cannot be read.
-    for (const { id, tag } of projects.damaged) this.tags.set(id, tag);
+    for (const { id, tag } of projects.damaged) this.keeper.follow(id, tag);
     const records = Object.fromEntries(
       Object.entries(projects.records).map(([id, { record }]) => [id, charged(record, book.record.book)]),
     );
@@ -233,9 +243,9 @@ export class WorkspaceStore {
       settings: settings ?? DEFAULT_SETTINGS,
     };
     for (const [id, record] of Object.entries(records))
-      if (record !== projects.records[id]?.record) this.queue.enqueue(id);
+      if (record !== projects.records[id]?.record) this.keeper.enqueue(id);
     if (settings === null) {
-      this.queue.enqueue(SETTINGS);
+      this.keeper.enqueue(SETTINGS);
       if (Object.keys(records).length === 0) await this.addFirstSamples(this.workspace);
     }
     this.tell({
@@ -254,15 +264,15 @@ export class WorkspaceStore {
       records: Object.fromEntries(added.map((record) => [record.project.id, charged(record, book)])),
       book: { book, history: emptyHistory() },
     };
-    for (const { project } of added) this.queue.enqueue(project.id);
-    this.queue.enqueue(BOOK);
+    for (const { project } of added) this.keeper.enqueue(project.id);
+    this.keeper.enqueue(BOOK);
   }
 
-  private wholeRecord(): Unsaved {
+  private wholeRecord(): UnsavedStep {
     return { commands: null, at: this.options.clock.now(), id: '', projectId: null };
   }
 
-  private apply(step: Unsaved, name?: string): void {
+  private apply(step: UnsavedStep, name?: string): void {
     const workspace = this.workspace;
     if (!workspace || !step.commands) return;
     const { projectId } = step;
@@ -298,7 +308,7 @@ export class WorkspaceStore {
       : book;
   }
 
-  private put(record: ProjectRecord | undefined, book: BookRecord | undefined, step: Unsaved): void {
+  private put(record: ProjectRecord | undefined, book: BookRecord | undefined, step: UnsavedStep): void {
     const workspace = this.workspace;
     if (!workspace || (!record && !book)) return;
     this.workspace = {
@@ -307,8 +317,7 @@ export class WorkspaceStore {
       ...(book ? { book } : {}),
     };
     for (const key of [...(record ? [record.project.id] : []), ...(book ? [BOOK] : [])]) {
-      this.unsaved.set(key, [...(this.unsaved.get(key) ?? []), step]);
-      this.queue.enqueue(key);
+      this.keeper.enqueue(key, step);
     }
     this.tell({
       kind: 'changed',
@@ -318,38 +327,28 @@ export class WorkspaceStore {
     });
   }
 
-  private async write(key: string): Promise<'saved' | 'refused'> {
-    const { storage, newId } = this.options;
+  private write(key: string, tags: Tags): Promise<Kept> | null {
+    const { storage } = this.options;
     const workspace = this.workspace;
-    if (!workspace) return 'saved';
-    if (key === SETTINGS) {
-      await storage.saveSettings(workspace.settings);
-      return 'saved';
-    }
-    const tags: Tags = { tag: newId(), parent: this.tags.get(key) ?? null };
-    const written = this.unsaved.get(key)?.length ?? 0;
+    if (!workspace) return null;
+    if (key === SETTINGS) return storage.saveSettings(workspace.settings).then(() => 'saved');
+    if (key === BOOK) return storage.saveBook(workspace.book, tags);
     const record = workspace.records[key];
-    if (key !== BOOK && !record) return 'saved';
-    const outcome =
-      key === BOOK
-        ? await storage.saveBook(workspace.book, tags)
-        : await storage.saveProject(record as ProjectRecord, tags);
-    if (outcome === 'refused') {
-      await this.rebase(key);
-      return 'refused';
-    }
-    this.tags.set(key, tags.tag);
-    const left = this.unsaved.get(key)?.slice(written) ?? [];
-    if (left.length > 0) this.unsaved.set(key, left);
-    else this.unsaved.delete(key);
-    return 'saved';
+    return record ? storage.saveProject(record, tags) : null;
   }
 
-  /** Another tab was first: its state is taken, and what was done here is done again on it. */
-  private async rebase(key: string): Promise<void> {
-    const again = this.unsaved.get(key) ?? [];
-    this.unsaved.delete(key);
-    const name = await this.reload(key);
+  private writeNow(key: string, tags: Tags, parents: (string | null)[]): Kept | null {
+    const { now } = this.options.storage;
+    const workspace = this.workspace;
+    if (!workspace) return null;
+    if (key === SETTINGS) return now.saveSettings(workspace.settings);
+    if (key === BOOK) return now.saveBook(workspace.book, tags, parents);
+    const record = workspace.records[key];
+    return record ? now.saveProject(record, tags, parents) : null;
+  }
+
+  /** Another tab was first: its state was taken, and what was done here is done again on it. */
+  private rebase(key: string, again: UnsavedStep[], name: string): void {
     for (const step of again)
       if (step.commands) {
         const isBook = key === BOOK;
@@ -361,15 +360,27 @@ export class WorkspaceStore {
 
   private async reload(key: string): Promise<string> {
     const { storage, clock } = this.options;
-    if (key === BOOK) {
-      const { record, tag } = await storage.loadBook(clock.now());
-      this.tags.set(BOOK, tag);
-      if (this.workspace) this.workspace = { ...this.workspace, book: record };
-      this.tell({ kind: 'changed', projectIds: [], book: true, settings: false });
-      return 'The price book';
-    }
-    const stored = await storage.readProject(key);
-    this.tags.set(key, stored?.tag ?? null);
+    return key === BOOK
+      ? this.takeBook(await storage.loadBook(clock.now()))
+      : this.takeProject(key, await storage.readProject(key));
+  }
+
+  private reloadNow(key: string): string {
+    const { now } = this.options.storage;
+    return key === BOOK
+      ? this.takeBook(now.readBook() ?? { record: this.workspace?.book ?? emptyWorkspace().book, tag: null })
+      : this.takeProject(key, now.readProject(key));
+  }
+
+  private takeBook({ record, tag }: Stored<BookRecord>): string {
+    this.keeper.follow(BOOK, tag);
+    if (this.workspace) this.workspace = { ...this.workspace, book: record };
+    this.tell({ kind: 'changed', projectIds: [], book: true, settings: false });
+    return 'The price book';
+  }
+
+  private takeProject(key: string, stored: Stored<ProjectRecord> | null): string {
+    this.keeper.follow(key, stored?.tag ?? null);
     const workspace = this.workspace;
     if (workspace && stored)
       this.workspace = { ...workspace, records: { ...workspace.records, [key]: stored.record } };
@@ -377,11 +388,11 @@ export class WorkspaceStore {
     return stored?.record.project.name ?? '';
   }
 
-  private heard(_key: string, outcome: WriteOutcome, error: unknown): void {
+  private heard(outcome: WriteOutcome, isFailing: boolean, error: unknown): void {
     if (outcome === 'failed') {
       if (!this.isFailing) this.tell({ kind: 'notKept', error });
       this.isFailing = true;
-    } else if (this.isFailing && !this.queue.isFailing) {
+    } else if (this.isFailing && !isFailing) {
       this.isFailing = false;
       this.tell({ kind: 'keptAgain' });
     }

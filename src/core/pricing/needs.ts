@@ -29,7 +29,7 @@ export const needsOf = (parts: ResolvedPart[], offers: Offer[], tools: string[] 
   const needs = new Map<string, Need>();
   for (const part of parts) {
     const key = needKey(part);
-    const need = needs.get(key) ?? {
+    const need: Need = needs.get(key) ?? {
       key,
       kind: part.kind,
       name: part.kind === 'hardware' ? part.item : (part.section?.name ?? thicknessName(part.thickness)),

@@ -22,13 +22,15 @@ export interface JsonMeasure {
 }
 
 /** A type with its measures as they are in JSON, at any depth. */
-export type Json<T> = T extends Measure
-  ? JsonMeasure
-  : T extends (infer E)[]
-    ? Json<E>[]
-    : T extends object
-      ? { [K in keyof T]: Json<T[K]> }
-      : T;
+export type Json<T> = T extends number
+  ? T
+  : T extends Measure
+    ? JsonMeasure
+    : T extends (infer E)[]
+      ? Json<E>[]
+      : T extends object
+        ? { [K in keyof T]: Json<T[K]> }
+        : T;
 
 /** Variables and extras may be absent: files of before they were. */
 export type JsonProject = Json<Omit<Project, 'purchases' | 'variables' | 'extras'>> &

@@ -161,7 +161,8 @@ const fasteners = (project: Project, { problems }: Resolved, own: OwnMaterials):
   for (const [key, { item, count }] of totals) {
     // Brackets do not strip.
     const spare = /bracket/i.test(item) ? 0 : Math.ceil(count * share);
-    if (spare > 0) needed.push(bought(`spare:${key}`, `Spare ${item}`, item, spare, '', ''));
+    if (spare > 0)
+      needed.push({ ...bought(`spare:${key}`, `Spare ${item}`, item, spare, '', ''), isSpare: true });
   }
   return needed;
 };

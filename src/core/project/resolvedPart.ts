@@ -28,4 +28,6 @@ export interface ResolvedPart {
   item: string;
   /** Hardware: how many are used up where they need not be whole, as of cans and bags; absent: `count`. */
   fractionalQuantity?: number;
+  /** Hardware bought on top of what is needed, since some is lost. */
+  isSpare?: true;
 }

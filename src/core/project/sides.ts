@@ -1,5 +1,5 @@
 import type { LengthUnit, Ticks } from '../units';
-import { fail, ok, type Result } from '../result';
+import { type Result, fail, map, ok } from '../result';
 import { actualThickness, parseSection, parseThickness } from '../lumber';
 import type { Group, Part } from './types';
 
@@ -14,7 +14,7 @@ export const sidesOf = (
 ): Result<{ thickness: Ticks; width: Ticks }> => {
   if (part.kind === 'board') {
     const section = parseSection(part.section, unit);
-    return section.ok ? ok({ thickness: section.value.thickness, width: section.value.width }) : section;
+    return map(section, ({ thickness, width }) => ({ thickness, width }));
   }
   const trade = parseThickness(part.section, unit);
   if (part.kind === 'hardware' || !trade.ok) return fail('name', `${part.name} has no thickness or width`);

@@ -1,22 +1,20 @@
-import type { ErrorObject } from 'ajv';
+import type { SchemaFault } from '../jsonSchema';
 import type { Problem } from '../result';
 
-/** Ajv's errors as sentences, each with its place: `project.groups[0].parts[3].quantity`. */
-export const schemaProblems = (errors: ErrorObject[] | null | undefined): Problem[] => {
+/** What does not fit a schema, as sentences, each with its place: `project.groups[0].parts[3].quantity`. */
+export const schemaProblems = (errors: SchemaFault[] | null | undefined): Problem[] => {
   const problems = (errors ?? [])
     // `anyOf` repeats in general what its branches say in particular.
     .filter(
       ({ keyword, params }) => keyword !== 'anyOf' && !(keyword === 'type' && params['type'] === 'null'),
     )
-    .map(({ instancePath, keyword, params, message }) => ({
+    .map(({ instancePath, keyword, params }) => ({
       code: `schema:${keyword}`,
       place: placeOf(instancePath, keyword, params),
-      sentence: sentenceOf(keyword, params, message ?? ''),
+      sentence: sentenceOf(keyword, params),
     }));
-  return problems.filter(
-    ({ place, sentence }, index) =>
-      problems.findIndex((other) => other.place === place && other.sentence === sentence) === index,
-  );
+  const told = new Map(problems.map((problem) => [`${problem.place} ${problem.sentence}`, problem]));
+  return [...told.values()];
 };
 
 const placeOf = (path: string, keyword: string, params: Record<string, unknown>): string => {
@@ -41,7 +39,7 @@ const TYPES: Record<string, string> = {
   object: 'an object',
 };
 
-const sentenceOf = (keyword: string, params: Record<string, unknown>, message: string): string => {
+const sentenceOf = (keyword: string, params: Record<string, unknown>): string => {
   switch (keyword) {
     case 'required':
       return 'is missing';
@@ -57,6 +55,12 @@ const sentenceOf = (keyword: string, params: Record<string, unknown>, message: s
       return `must be ${String(params['limit'])} or more`;
     case 'maximum':
       return `must be ${String(params['limit'])} or less`;
+    case 'exclusiveMinimum':
+      return `must be more than ${String(params['limit'])}`;
+    case 'exclusiveMaximum':
+      return `must be less than ${String(params['limit'])}`;
+    case 'maxItems':
+      return `must not have more than ${String(params['limit'])} entries`;
     case 'minLength':
     case 'minItems':
       return 'must not be empty';
@@ -67,6 +71,6 @@ const sentenceOf = (keyword: string, params: Record<string, unknown>, message: s
         ? 'must be a currency of three capitals, such as USD'
         : 'must be a date such as 2026-05-31';
     default:
-      return message;
+      return 'is not what Billet expects here';
   }
 };

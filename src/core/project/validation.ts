@@ -1,3 +1,13 @@
-/** Checks of what comes from outside, by the JSON Schemas. Apart from the rest of the project model: half a megabyte of code. */
+/** Checks of what comes from outside, by the JSON Schemas beside this file. */
+import { validatorsOf, type Schema } from '../jsonSchema';
+import project from './schemas/project.schema.json';
+import storage from './schemas/storage.schema.json';
+
 export { schemaProblems } from './validate';
-export * from './validators.generated';
+
+const validatorOf = validatorsOf([project, storage] as Schema[]);
+
+export const validateProjectFile = validatorOf('billet-project');
+export const validateProjectRecord = validatorOf('billet-storage#/$defs/projectRecord');
+export const validateBookRecord = validatorOf('billet-storage#/$defs/bookRecord');
+export const validateSettingsRecord = validatorOf('billet-storage#/$defs/settingsRecord');

@@ -1,5 +1,5 @@
 import { formatLength, parseLength, type LengthUnit } from '../units';
-import { at, fail, ok, type Result } from '../result';
+import { type Result, andThen, at, fail, ok } from '../result';
 import { parseEnds } from '../lumber';
 import {
   evaluateAs,
@@ -210,28 +210,25 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
 
   return (home) => ({
     scope: scopeIn(home),
-    length: (text) => mapped(quantityIn(text, 1, home), (value) => ok(Math.round(valueOf(value)))),
-    count: (text) => mapped(quantityIn(text, 0, home), wholeCount),
+    length: (text) => andThen(quantityIn(text, 1, home), (value) => ok(Math.round(valueOf(value)))),
+    count: (text) => andThen(quantityIn(text, 0, home), wholeCount),
     angle: (text) =>
-      mapped(quantityIn(text, 0, home), (value) => {
+      andThen(quantityIn(text, 0, home), (value) => {
         const degrees = Number(valueOf(value).toFixed(4));
         return degrees > 0 && degrees <= 60
           ? ok(degrees)
           : fail('angle', `it comes to ${degrees}°; a cut is more than 0 and at most 60 degrees off square`);
       }),
     amount: (text, rule) =>
-      mapped(quantityIn(text, EXTRA_DIMENSIONS[rule], home), (value) =>
+      andThen(quantityIn(text, EXTRA_DIMENSIONS[rule], home), (value) =>
         rule === 'count' ? wholeCount(value) : ok(valueOf(value)),
       ),
     variable: (variable) =>
-      mapped(variableValue(variable), (value) =>
+      andThen(variableValue(variable), (value) =>
         ok(variable.kind === 'length' ? Math.round(valueOf(value)) : valueOf(value)),
       ),
   });
 };
-
-const mapped = (value: Result<Quantity>, to: (value: Quantity) => Result<number>): Result<number> =>
-  value.ok ? to(value.value) : value;
 
 const wholeCount = (value: Quantity): Result<number> => {
   const count = toNumber(value.amount);
@@ -246,9 +243,12 @@ const wholeCount = (value: Quantity): Result<number> => {
 
 /** A fault inside a thing that is named tells which. */
 const named = (name: string, result: Result<Quantity>): Result<Quantity> =>
-  result.ok || result.problems[0]?.code === 'circle' || result.problems[0]?.sentence.startsWith('in ')
+  result.ok || result.problems[0]?.code === 'circle' || result.problems[0]?.code === WITHIN
     ? result
-    : fail(result.problems[0]?.code ?? '', `in ${name}: ${result.problems[0]?.sentence ?? ''}`);
+    : fail(WITHIN, `in ${name}: ${result.problems[0]?.sentence ?? ''}`);
+
+/** A fault of something that is named, which has told where it is. */
+const WITHIN = 'within';
 
 /** What a formula being typed comes to, for reading back: in the place where it stands. */
 export const readMeasure = (

@@ -1,8 +1,9 @@
+import type { Flavour } from './flavour';
 import { fail, ok, type Result } from '../result';
 import { NUMBER, numberValue, plainCharacters } from './number';
 
 /** Degrees off square, as a mitre gauge reads. */
-export type Degrees = number;
+export type Degrees = Flavour<'degrees'>;
 
 const ANGLE = new RegExp(`^(${NUMBER}) ?(?:°|deg|degrees?)?$`);
 

@@ -1,14 +1,15 @@
+import type { Flavour } from './flavour';
 import { fail, ok, type Result } from '../result';
 import { parseDecimal } from './number';
 
 /** Whole minor units of a currency: cents. What is paid, summed and compared with a target. */
-export type Minor = number;
+export type Minor = Flavour<'minor'>;
 
 /**
  * Whole millionths of a currency's main unit: what a shelf tag says, which may be finer than a cent
  * (0.685 a foot). Sums of these are whole, and become Minor by `toMinor`, once a store.
  */
-export type Micros = number;
+export type Micros = Flavour<'micros'>;
 
 export const MICROS = 1_000_000;
 

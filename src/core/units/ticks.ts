@@ -1,8 +1,9 @@
+import type { Flavour } from './flavour';
 /**
  * Every length in the core is a whole number of ticks. 1 tick = 1/320 mm, so that millimetres and
  * sixty-fourths of an inch are both whole and sums never drift.
  */
-export type Ticks = number;
+export type Ticks = Flavour<'ticks'>;
 
 export const TICKS_PER_MM = 320;
 export const TICKS_PER_INCH = 8128;

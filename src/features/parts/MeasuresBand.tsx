@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength, parseLength } from '@/core/units';
-import { freeVariableName, valuesOf, type Project, type Variable } from '@/core/project';
+import { freeVariableName, isDerived, valuesOf, type Project, type Variable } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, type OpenProject } from '@/hooks';
 import { SectionHeader, FONTS, IconAction, ReadField, TOUCH, useColors, useIsWide, Text } from '@/ui';
@@ -16,8 +16,8 @@ interface Props {
 export const MeasuresBand = ({ open, onChoose }: Props) => {
   const { project, dispatch } = open;
   const isWide = useIsWide();
-  const asked = project.variables.filter(({ note }) => note !== 'follows');
-  const follows = project.variables.filter(({ note }) => note === 'follows');
+  const asked = project.variables.filter((variable) => !isDerived(variable));
+  const follows = project.variables.filter(isDerived);
   const add = () => {
     const name = freeVariableName(
       'measure',

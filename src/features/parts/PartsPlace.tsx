@@ -195,12 +195,9 @@ const Facts = ({
 }) => {
   const carried = heaviestCarried((plan?.layouts ?? []).map(asCarried));
   const { all, heaviest, surface } = weightsOf(project);
-  const spares = Object.entries(costs)
-    .filter(([id]) => id.startsWith('spare:'))
-    .reduce((sum, [, cost]) => sum + cost, 0);
-  const spareCount = resolve(project)
-    .parts.filter(({ id }) => id.startsWith('spare:'))
-    .reduce((sum, { count }) => sum + count, 0);
+  const spareParts = resolve(project).parts.filter(({ isSpare }) => isSpare);
+  const spares = spareParts.reduce((sum, { id }) => sum + (costs[id] ?? 0), 0);
+  const spareCount = spareParts.reduce((sum, { count }) => sum + count, 0);
   return (
     <>
       {all > 0 ? (

@@ -64,7 +64,7 @@ const Head = ({ open }: { open: OpenProject }) => {
       </View>
       <View
         style={[styles.strip, isWide && styles.stripWide, isStale && styles.stale]}
-        aria-busy={isStale}
+        aria-busy={snapshot?.phase !== 'failed' && isStale}
         testID="money-strip"
       >
         {snapshot ? (

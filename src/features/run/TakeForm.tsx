@@ -39,16 +39,20 @@ export const TakeForm = ({
   const [rest, setRest] = useState<'stays' | 'gone'>('stays');
   const count = parseCount(quantity);
   const many = count.ok ? count.value : line.quantity;
-  const typed = tag.trim() === '' ? null : seen ? parseTag(tag) : parseMoney(tag, currency);
-  const isOther = seen !== null && typed?.ok === true && typed.value !== seen.price;
-  const unitPrice = isOther ? (perPurchase({ ...seen, price: typed.value }) ?? undefined) : undefined;
-  const paid =
-    seen || typed === null ? lineCost(line, many, { project, book, unitPrice }) : typed.ok ? typed.value : 0;
+  // At the shelf a price as its tag writes it; of what has no price there, the sum that was paid.
+  const isTyped = tag.trim() !== '';
+  const tagged = seen && isTyped ? parseTag(tag) : null;
+  const sum = !seen && isTyped ? parseMoney(tag, currency) : null;
+  const other = seen && tagged?.ok && tagged.value !== seen.price ? tagged.value : null;
+  const unitPrice =
+    seen && other !== null ? (perPurchase({ ...seen, price: other }) ?? undefined) : undefined;
+  const paid = sum ? (sum.ok ? sum.value : 0) : lineCost(line, many, { project, book, unitPrice });
+  const typed = tagged ?? sum;
   const isReady = count.ok && (typed === null || typed.ok);
   const isGone = rest === 'gone' && many < line.quantity;
   const happened = (): string | null => {
     if (isGone) return `only ${many} × ${line.name} there`;
-    if (isOther) return `${line.name} costs ${formatTag(typed.value, currency)}${per} here`;
+    if (other !== null) return `${line.name} costs ${formatTag(other, currency)}${per} here`;
     if (many < line.quantity) return `${many} × ${line.name} taken, not ${line.quantity}`;
     return many > line.quantity ? `${many} × ${line.name} taken instead of ${line.quantity}` : null;
   };
@@ -57,11 +61,11 @@ export const TakeForm = ({
     const cause = happened();
     onSurprise(cause === null ? null : surpriseOf(run, cause, line.name));
     const seenThere = {
-      price: isOther ? typed.value : undefined,
+      price: other ?? undefined,
       available: isGone ? 0 : null,
     };
     open.dispatch([
-      ...(isOther || isGone ? seenCommand(run, line.offerKey, seenThere) : []),
+      ...(other !== null || isGone ? seenCommand(run, line.offerKey, seenThere) : []),
       cartCommand(run, [cartLine(line, many, paid, store, project)]),
     ]);
     tellDone(run, `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`, () =>
@@ -76,9 +80,9 @@ export const TakeForm = ({
     onClose();
   };
   const replan = () => {
-    if (!isOther) return;
-    onSurprise(surpriseOf(run, `${line.name} costs ${formatTag(typed.value, currency)}${per} here`, ''));
-    open.dispatch(seenCommand(run, line.offerKey, { price: typed.value, available: null }));
+    if (other === null) return;
+    onSurprise(surpriseOf(run, `${line.name} costs ${formatTag(other, currency)}${per} here`, ''));
+    open.dispatch(seenCommand(run, line.offerKey, { price: other, available: null }));
     onClose();
   };
   const per = seen
@@ -131,7 +135,7 @@ export const TakeForm = ({
         error={typed && !typed.ok ? (typed.problems[0]?.sentence ?? null) : null}
         help={seen ? `Blank: ${formatTag(seen.price, currency)}${per}, as the price book says.` : null}
       />
-      {isOther ? (
+      {other !== null ? (
         <Button mode="outlined" onPress={replan}>
           Plan again with this price first
         </Button>

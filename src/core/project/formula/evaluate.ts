@@ -1,5 +1,5 @@
 import type { LengthUnit } from '../../units';
-import { fail, ok, type Result } from '../../result';
+import { type Result, fail, map, ok } from '../../result';
 import * as fractions from './fraction';
 import type { Formula, FunctionName } from './readFormula';
 import {
@@ -40,7 +40,7 @@ export const evaluate = (formula: Formula, scope: Scope): Result<Quantity> => {
       return scope.lookUp(formula.path);
     case 'negative': {
       const of = evaluate(formula.of, scope);
-      return of.ok ? ok({ ...of.value, amount: fractions.negate(of.value.amount) }) : of;
+      return map(of, (value) => ({ ...value, amount: fractions.negate(value.amount) }));
     }
     case 'binary':
       return binary(formula, scope);

@@ -1,7 +1,7 @@
 import jsep, { type Expression } from 'jsep';
 import { NUMBER, parseLength, plainCharacters } from '../../units';
 import { byText } from '../../byText';
-import { fail, ok, type Result } from '../../result';
+import { type Result, fail, map, ok } from '../../result';
 import { parseSection, type Section } from '../../lumber';
 import { readFraction, toFraction, type Fraction } from './fraction';
 
@@ -161,7 +161,7 @@ const convert = (tree: Expression, leaves: Formula[], text: string): Result<Form
       const left = inner(tree['left']);
       if (!left.ok) return left;
       const right = inner(tree['right']);
-      return right.ok ? ok({ type: 'binary', sign, left: left.value, right: right.value }) : right;
+      return map(right, (value) => ({ type: 'binary', sign, left: left.value, right: value }));
     }
     case 'UnaryExpression': {
       const sign = String(tree['operator']);

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { createServer, type AddressInfo } from 'node:net';
+import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
@@ -19,23 +20,44 @@ export const launch = (): Promise<Browser> =>
     ],
   });
 
-/** Serves the built app on a port of its own; ends with `stop`. `settings` are of its environment. */
-export const serve = (
-  port: number,
+/** A built app that is served. */
+export interface Site {
+  address: string;
+  port: number;
+  stop: () => Promise<void>;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** Serves the built app of `folder` on a free port, or on `port`. `settings` are of the server's environment. */
+export const serve = async (
   settings: Record<string, string> = {},
   folder = 'dist',
-): Promise<{ address: string; stop: () => void }> =>
-  new Promise((resolve, reject) => {
-    const server: ChildProcess = spawn(process.execPath, ['.billet/server.cjs', folder], {
-      env: { ...process.env, ...settings, PORT: String(port) },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    process.once('exit', () => server.kill());
-    server.stdout?.on('data', () =>
-      resolve({ address: `http://localhost:${port}`, stop: () => server.kill() }),
-    );
-    server.on('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+  port?: number,
+): Promise<Site> => {
+  const own = port ?? (await freePort());
+  const server: ChildProcess = spawn(process.execPath, ['.billet/server.cjs', folder], {
+    env: { ...process.env, ...settings, PORT: String(own) },
+    stdio: ['ignore', 'pipe', 'inherit'],
   });
+  const ended = new Promise<void>((resolve) => server.once('exit', () => resolve()));
+  process.once('exit', () => server.kill());
+  await new Promise<void>((resolve, reject) => {
+    server.stdout?.once('data', () => resolve());
+    server.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+  });
+  const stop = (): Promise<void> => {
+    server.kill();
+    return ended;
+  };
+  return { address: `http://localhost:${own}`, port: own, stop };
+};
 
 /** A new browser profile of a size, that remembers every error a page tells of. */
 export const visit = async (

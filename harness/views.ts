@@ -1,4 +1,4 @@
-import type { Page } from 'playwright-core';
+import type { Page } from '@playwright/test';
 
 /** The main views, and how one gets there from the address; used by the tests of all views and by the screenshots. */
 export interface View {

@@ -1,0 +1,81 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { visit, type PHONE } from '../harness/browser';
+import { atSite } from './steps';
+import { VIEWS } from '../harness/views';
+
+/** What can be touched and is smaller than a thumb. A word in a sentence may be; there is none. */
+const smallTargets = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [
+      ...document.querySelectorAll<HTMLElement>(
+        'button, a, input, textarea, [role=button], [role=radio], [role=checkbox], [role=tab], [role=menuitem]',
+      ),
+    ]
+      .filter(
+        (element) =>
+          element.getClientRects().length > 0 && getComputedStyle(element).visibility === 'visible',
+      )
+      .map((element) => ({
+        box: element.getBoundingClientRect(),
+        name: element.getAttribute('aria-label') ?? element.innerText,
+      }))
+      .filter(({ box }) => box.width < 43.5 || box.height < 43.5)
+      .map(({ box, name }) => `${name}: ${Math.round(box.width)} x ${Math.round(box.height)}`),
+  );
+
+/** What can be pressed and is passed over by Tab: not a part of a group that arrow keys move in. */
+const unreachable = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[role=button], [role=tab], [role=checkbox], button, a')]
+      .filter(
+        (element) =>
+          element.tabIndex < 0 &&
+          element.getAttribute('aria-disabled') !== 'true' &&
+          // With a keyboard one types into the field itself.
+          !element.closest('[data-testid=keypad]') &&
+          !element.hasAttribute('disabled'),
+      )
+      .map((element) => element.outerHTML.slice(0, 200)),
+  );
+
+/** Every main view of the samples in a browser of a size: what axe says of it, and whether a thumb and a keyboard reach all. */
+export const lookAtEveryView = (name: string, size: typeof PHONE, theme: 'light' | 'dark'): void => {
+  const at = atSite();
+  test.describe(`${name}, ${theme}`, () => {
+    let visitor: Awaited<ReturnType<typeof visit>>;
+    test.beforeAll(async () => {
+      visitor = await visit(at.browser, size, theme);
+    });
+    test.afterAll(() => visitor.context.close());
+    for (const view of VIEWS)
+      test(`${view.name}: axe finds nothing serious, all is reached by keyboard and large enough to touch`, async () => {
+        const { path, ready, open } = view;
+        const { page, complaints } = visitor;
+        page.setDefaultTimeout(25_000);
+        await page.goto(at.site.address + path);
+        await ready(page);
+        await open?.(page);
+        await page.waitForFunction(() =>
+          document.getAnimations().every(({ playState }) => playState !== 'running'),
+        );
+        // What lies over the rest is looked at alone: the rest has a view of its own.
+        const isDialog = await page.getByRole('dialog').isVisible();
+        const axe = new AxeBuilder({ page });
+        const { violations } = await (isDialog ? axe.include('[role=dialog]') : axe).analyze();
+        const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+        expect(
+          serious.map(({ id, nodes }) => [
+            id,
+            nodes.slice(0, 3).map(({ html, failureSummary }) => `${html.slice(0, 300)} ${failureSummary}`),
+          ]),
+        ).toEqual([]);
+        expect(await smallTargets(page)).toEqual([]);
+        expect(await unreachable(page)).toEqual([]);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+          size.width,
+        );
+        expect(complaints.splice(0)).toEqual([]);
+      });
+  });
+};

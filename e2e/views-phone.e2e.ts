@@ -1,0 +1,4 @@
+import { PHONE } from '../harness/browser';
+import { lookAtEveryView } from './everyView';
+
+lookAtEveryView('phone', PHONE, 'light');
