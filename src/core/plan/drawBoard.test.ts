@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { faceOf, sidesOf } from './outline';
 import { fromInches, fromMm } from '../units';
 import { measure } from '../project';
@@ -94,4 +95,44 @@ test('a trapezoid holds its mean length of a board; a parallelogram is as long a
   expect(sidesOf(outline)).toEqual({ along: fromInches(40), across: fromInches(3.5) });
   const slanted = first({ parts: 'part,qty,section,length,ends\na,1,2x4,40,parallel 45', prices: PRICES });
   expect(sidesOf(slanted.layout.pieces[0]?.outline ?? []).along).toBe(fromInches(40));
+});
+
+test('different slants share a board: of their offsets only the largest is lost (planner.md, rule 3)', () => {
+  const slanted = fc.record({
+    shape: fc.constantFrom('mitre', 'parallel'),
+    angle: fc.constantFrom(10, 22.5, 30, 45, 55),
+    length: fc.integer({ min: 20, max: 60 }),
+    qty: fc.integer({ min: 1, max: 3 }),
+  });
+  const square = fc.record({
+    shape: fc.constant('square'),
+    angle: fc.constant(0),
+    length: fc.integer({ min: 3, max: 30 }),
+    qty: fc.integer({ min: 1, max: 2 }),
+  });
+  fc.assert(
+    fc.property(fc.array(fc.oneof(slanted, slanted, square), { minLength: 1, maxLength: 5 }), (pieces) => {
+      const kerf = 0.125;
+      const offset = (angle: number) => 3.5 * Math.tan((angle * Math.PI) / 180);
+      // Mean lengths, kerfs over cos A, and one loss; the board is a hundredth of an inch longer, for rounding.
+      const long = pieces.reduce(
+        (sum, { shape, angle, length, qty }) =>
+          sum +
+          qty * (length - (shape === 'mitre' ? offset(angle) : 0) + kerf / Math.cos((angle * Math.PI) / 180)),
+        Math.max(...pieces.map(({ angle }) => offset(angle))) - kerf + 0.01,
+      );
+      const rows = pieces.map(
+        ({ shape, angle, length, qty }, index) =>
+          `p${index},${qty},2x4,${length},${shape}${shape === 'square' ? '' : ` ${angle}`}`,
+      );
+      const { plan } = first({
+        parts: ['part,qty,section,length,ends', ...rows].join('\n'),
+        prices: `store,section,length,material,price\nYard,2x4,${long.toFixed(4)}in,stud,4`,
+        settings: { kerf: inches('1/8') },
+      });
+      expect(plan.status).not.toBe('infeasible');
+      expect(plan.layouts.reduce((sum, { count }) => sum + count, 0)).toBe(1);
+    }),
+    { numRuns: 150 },
+  );
 });

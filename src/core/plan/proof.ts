@@ -8,7 +8,7 @@ export const proofTerms = ({ layouts }: Plan): string[] => {
       kind === 'board' && own.some(({ outline }) => Math.max(...outline.map(([, y]) => y)) < width),
   );
   return [
-    ...(pieces.some(({ ends }) => ends.shape !== 'square') ? ['that nest slanted ends with like ones'] : []),
+    ...(pieces.some(({ ends }) => ends.shape !== 'square') ? ['that lay slanted ends in one row'] : []),
     ...(isRipped || layouts.some(({ kind }) => kind === 'sheet')
       ? ['that part a sheet or strip in three stages']
       : []),

@@ -64,9 +64,17 @@ const rightOf = ({ low, high }: Pick<Laid, 'low' | 'high'>): Ticks => Math.max(l
 export const shortOf = (part: Item, by: Ticks): Short | null =>
   by > 0 ? { partId: part.id, part: part.name, group: part.group, by, count: 1 } : null;
 
-/** The steepest slants first, those of one slant together, square ends last: each cut is then as wide as the left piece's. */
-const inOrder = (pieces: BoardPiece[]): BoardPiece[] =>
-  [...pieces].sort((a, b) => b.kerf - a.kerf || b.slant - a.slant || b.size - a.size);
+/**
+ * Slants that nest in one row, the steepest first; before them slants that do not and whose cut is wider than the narrowest of
+ * theirs, after them the rest. But at the one join before the row each cut is then as wide as the left piece's.
+ */
+const inOrder = (pieces: BoardPiece[]): BoardPiece[] => {
+  const narrowest = Math.min(...pieces.filter(({ slant }) => slant > 0).map(({ kerf }) => kerf));
+  const placeOf = ({ slant, kerf }: BoardPiece): number => (slant > 0 ? 1 : kerf > narrowest ? 0 : 2);
+  return [...pieces].sort(
+    (a, b) => placeOf(a) - placeOf(b) || b.slant - a.slant || b.kerf - a.kerf || b.size - a.size,
+  );
+};
 
 /** Pieces one behind the other, each turned so that it nests with the one before. */
 const lay = (pieces: BoardPiece[], short: Ticks[], start: Ticks, kerf: Ticks): Laid[] => {

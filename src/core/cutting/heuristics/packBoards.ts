@@ -11,8 +11,8 @@ import {
 
 /**
  * One piece to be crosscut from a board of its own section. Slants across the face nest: such a piece holds its mean
- * length, and all of one slant on a board together its offset once more, half at each end of their row (planner.md,
- * rule 3).
+ * length, and all of them on a board together the largest offset once more: half of the steepest at one end of their row, half of
+ * what is left at each join and at the other end (planner.md, rule 3).
  */
 export interface BoardPiece {
   part: Item;
@@ -31,6 +31,11 @@ export interface FilledBoard {
   /** What the pieces take, a kerf for each: the board has room for one kerf more than it is long. */
   used: Ticks;
   slack: Ticks;
+  /** The largest offset of what nests on it, and the widest kerf of that. */
+  slant: Ticks;
+  nestedKerf: Ticks;
+  /** The narrowest slanted kerf of what does not nest; infinite: there is none. */
+  oddKerf: Ticks;
 }
 
 /** How a part lies on a board of its own section. */
@@ -61,24 +66,45 @@ export const boardPieces = (parts: Item[], settings: SawSettings): BoardPiece[] 
 export const room = (length: Ticks, settings: SawSettings): Ticks =>
   length - 2 * settings.endTrim.ticks + settings.kerf.ticks;
 
-/** The length used once `piece` lies with those on the board. */
-const usedWith = ({ pieces, used }: FilledBoard, piece: BoardPiece): Ticks => {
-  const isNew = piece.slant > 0 && !pieces.some(({ slant }) => slant === piece.slant);
-  return used + piece.size + (isNew ? piece.slant : 0);
-};
+type Slants = Pick<FilledBoard, 'slant' | 'nestedKerf' | 'oddKerf'>;
 
-const withPiece = (board: FilledBoard, piece: BoardPiece): FilledBoard => ({
-  stock: board.stock,
-  pieces: [...board.pieces, piece],
-  used: usedWith(board, piece),
-  slack: board.slack + piece.slack,
+/** What the slants on a board take besides: the largest offset, and a wider kerf where one that does not nest lies before them. */
+const lostBy = ({ slant, nestedKerf, oddKerf }: Slants): Ticks => slant + Math.max(0, nestedKerf - oddKerf);
+
+const slantsWith = (board: Slants, { slant, kerf, part }: BoardPiece): Slants => ({
+  slant: Math.max(board.slant, slant),
+  nestedKerf: slant > 0 ? Math.max(board.nestedKerf, kerf) : board.nestedKerf,
+  oddKerf: slant === 0 && part.ends.shape !== 'square' ? Math.min(board.oddKerf, kerf) : board.oddKerf,
 });
 
-const empty = (stock: Stock): FilledBoard => ({ stock, pieces: [], used: 0, slack: 0 });
+/** The length used once `piece` lies with those on the board. */
+const usedWith = (board: FilledBoard, piece: BoardPiece): Ticks =>
+  board.used + piece.size + lostBy(slantsWith(board, piece)) - lostBy(board);
+
+/** Puts a piece on a board. */
+const put = (board: FilledBoard, piece: BoardPiece): void => {
+  board.used = usedWith(board, piece);
+  board.slack += piece.slack;
+  board.pieces.push(piece);
+  Object.assign(board, slantsWith(board, piece));
+};
+
+const empty = (stock: Stock): FilledBoard => ({
+  stock,
+  pieces: [],
+  used: 0,
+  slack: 0,
+  slant: 0,
+  nestedKerf: 0,
+  oddKerf: Infinity,
+});
 
 /** A board with these pieces, whether or not they fit. */
-export const filledWith = (stock: Stock, pieces: BoardPiece[]): FilledBoard =>
-  pieces.reduce(withPiece, empty(stock));
+export const filledWith = (stock: Stock, pieces: BoardPiece[]): FilledBoard => {
+  const board = empty(stock);
+  for (const piece of pieces) put(board, piece);
+  return board;
+};
 
 /** So many boards are looked through for each piece. */
 const MAX_OPEN = 300;
@@ -107,9 +133,7 @@ export const bestFitDecreasing = (
     const board = best ?? empty(stock);
     const used = usedWith(board, piece);
     if (used - board.slack - piece.slack > space) return null;
-    board.used = used;
-    board.slack += piece.slack;
-    board.pieces.push(piece);
+    put(board, piece);
     if (best) continue;
     boards.push(board);
     open.push(board);
@@ -178,12 +202,9 @@ const fill = (heaps: Heap[], stock: Stock, settings: SawSettings): FilledBoard =
   const space = room(stock.length, settings);
   const board = empty(stock);
   for (const { piece, count } of heaps)
-    for (let put = 0; put < count; put++) {
-      const used = usedWith(board, piece);
-      if (used - board.slack - piece.slack > space) break;
-      board.pieces.push(piece);
-      board.used = used;
-      board.slack += piece.slack;
+    for (let copy = 0; copy < count; copy++) {
+      if (usedWith(board, piece) - board.slack - piece.slack > space) break;
+      put(board, piece);
     }
   return board;
 };

@@ -2,14 +2,14 @@ import type { Ticks } from '../../units';
 import { type SawSettings, slantOffset } from '../model';
 import { room } from '../heuristics/packBoards';
 import { gridOf, type Grid } from './grid';
-import { bestOf, fillTable, type Block, type Item, type Table } from './knapsack';
+import { bestOf, fillTable, laterOf, type Block, type Item, type Table } from './knapsack';
 import type { CuttingInstance, Pattern, PricingResult, PatternGenerator } from './types';
 
 /** One piece, or two that share a slanted cut. */
 interface Entry {
   parts: [type: number, count: number][];
   size: Ticks;
-  /** The offset of the row of slants it belongs to; 0: none. */
+  /** The offset of its slants; 0: it does not nest. */
   slant: Ticks;
   isExact: boolean;
 }
@@ -18,8 +18,8 @@ interface Entry {
 const MAX_STATES = 12e6;
 
 /**
- * Boards of one section and material that are crosscut: pieces end to end, rows of one slant nested (planner.md, rules 1 to
- * 3). `indices` are those of the stocks, `usable` those of the types of this section that may be of this material.
+ * Boards of one section and material that are crosscut: pieces end to end, slants nested in those that are steeper (planner.md,
+ * rules 1 to 3). `indices` are those of the stocks, `usable` those of the types of this section that may be of this material.
  */
 export const crosscuts = (
   indices: number[],
@@ -162,13 +162,13 @@ const nearBest = (
   const counts = blocks.map(({ items }) => items.map(() => 0));
   const search = { isOver: false, steps: 0 };
 
-  const isFull = (left: number): boolean =>
-    blocks.every(({ charge, items }, at) => {
-      const isOpen = counts[at]?.some((count) => count > 0) ?? false;
-      return items.every(
-        ({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size + (isOpen ? 0 : charge) > left,
-      );
+  const isFull = (left: number): boolean => {
+    const steepest = blocks.find((_, at) => counts[at]?.some((count) => count > 0));
+    return blocks.every(({ charge, items }, at) => {
+      const more = Math.max(0, charge - (steepest?.charge ?? 0));
+      return items.every(({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size + more > left);
     });
+  };
 
   const visit = (at: number, index: number, left: number, worth: number, isPaid: boolean): void => {
     if (search.isOver) return;
@@ -183,13 +183,16 @@ const nearBest = (
       return;
     }
     const item = block.items[index];
-    if (!item) return visit(at + 1, 0, left, worth, false);
-    const later = index + 1 < block.items.length ? layers[at]?.[index + 1] : entry[at + 1];
+    if (!item) return visit(at + 1, 0, left, worth, isPaid);
+    const inBlock = index + 1 < block.items.length ? layers[at]?.[index + 1] : undefined;
+    const paid = inBlock ?? laterOf(layers, at);
+    // Of a block not yet paid for, its later items are reckoned without the charge: never too little.
+    const unpaid = inBlock ?? entry[at + 1];
     for (let count = 0; count <= item.most; count++) {
       const rest = left - count * item.size - (count > 0 && !isPaid ? block.charge : 0);
       if (rest < 0) break;
       const sum = worth + count * item.worth;
-      // Of a block not yet paid for, its later items are reckoned without the charge: never too little.
+      const later = isPaid || count > 0 ? paid : unpaid;
       if (sum + (later?.[rest] ?? 0) < least) continue;
       const own = counts[at] as number[];
       own[index] = count;

@@ -5,7 +5,10 @@ export interface Item {
   most: number;
 }
 
-/** Items that together take `charge` once as soon as one of them is there: a row of nested slants. */
+/**
+ * Items of one slant. Of the blocks of which something is taken, the first one's `charge` is taken once: blocks come in the
+ * order of falling charges, and slants nest in those that are steeper.
+ */
 export interface Block {
   charge: number;
   items: Item[];
@@ -13,8 +16,8 @@ export interface Block {
 
 /**
  * The bounded knapsack by dynamic programming, block by block from the last: `layers[b][i][c]` is the most that items i
- * and later of block b, with all later blocks, are worth in c cells, the block's charge paid; `entry[b][c]` the same
- * before it is paid.
+ * and later of block b, with all later blocks, are worth in c cells, a charge paid; `entry[b][c]` the same from the start
+ * of block b, before any is paid.
  */
 export interface Table {
   blocks: Block[];
@@ -25,18 +28,20 @@ export interface Table {
 export const fillTable = (blocks: Block[], cells: number): Table => {
   const layers: Float64Array[][] = [];
   const entry: Float64Array[] = [];
-  let after = new Float64Array(cells + 1);
+  let paid = new Float64Array(cells + 1);
+  let unpaid = paid;
   for (let at = blocks.length - 1; at >= 0; at--) {
     const { charge, items } = blocks[at] as Block;
     const own: Float64Array[] = [];
-    let last = after;
+    let last = paid;
     for (let index = items.length - 1; index >= 0; index--) {
       last = withItem(last, items[index] as Item, cells);
       own[index] = last;
     }
     layers[at] = own;
-    after = charge === 0 ? last : charged(after, last, charge, cells);
-    entry[at] = after;
+    paid = last;
+    unpaid = charge === 0 ? paid : charged(unpaid, paid, charge, cells);
+    entry[at] = unpaid;
   }
   return { blocks, layers, entry };
 };
@@ -78,17 +83,29 @@ const withItem = (
   return best;
 };
 
+/** What the blocks after one are worth once a charge is paid; none: nothing. A block without items passes on the next. */
+export const laterOf = (layers: Float64Array[][], at: number): Float64Array | undefined => {
+  for (let next = at + 1; next < layers.length; next++) {
+    const first = layers[next]?.[0];
+    if (first) return first;
+  }
+  return undefined;
+};
+
 /** How often each item of each block is taken in the best filling of `cells`. */
 export const bestOf = ({ blocks, layers, entry }: Table, cells: number): number[][] => {
   let cell = cells;
+  let isPaid = false;
   return blocks.map(({ charge, items }, at) => {
     const counts = items.map(() => 0);
-    const after = entry[at + 1];
-    const afterAt = after?.[cell] ?? 0;
-    if ((entry[at]?.[cell] ?? 0) <= afterAt + 1e-12 || charge > cell) return counts;
-    cell -= charge;
+    if (!isPaid) {
+      const without = entry[at + 1]?.[cell] ?? 0;
+      if ((entry[at]?.[cell] ?? 0) <= without + 1e-12 || charge > cell) return counts;
+      cell -= charge;
+      isPaid = true;
+    }
     items.forEach(({ size, worth, most }, index) => {
-      const later = layers[at]?.[index + 1] ?? after;
+      const later = layers[at]?.[index + 1] ?? laterOf(layers, at);
       // The count that brings most of those that fit: no tolerance decides what lies on a board.
       let [best, count] = [-1, 0];
       for (let tried = 0; tried <= most && tried * size <= cell; tried++) {
