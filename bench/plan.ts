@@ -52,7 +52,7 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
     const total = types.reduce((sum, { demand }, type) => sum + demand * (sizes[type] ?? 0), 0);
     const put = types.map((): [number, number][] => []);
     stocks.forEach((stock, index) => {
-      const space = room(stock.length, input.settings);
+      const space = room(stock, input.settings);
       const boards = Math.ceil((total / space) * 1.2) + 1;
       const opened: [number, number][] = [];
       for (let board = 0; board < boards; board++) {

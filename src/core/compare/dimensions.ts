@@ -1,3 +1,4 @@
+import { usableLength } from '../cutting/model';
 import { capital } from '../capital';
 import { formatLength, fromMm, parseLength, TICKS_PER_INCH, writeLength, type Ticks } from '../units';
 import { needsOf, type Need, type Offer } from '../pricing';
@@ -138,7 +139,9 @@ const boardSteps = (need: Need, { slopes }: Dimension, { settings }: Project): T
   ].slice(0, MAX_KINDS);
   if (!kinds.some(({ id }) => slopes.has(id))) return [];
   const lengths = [
-    ...new Set([...need.offers, ...need.ripped].map(({ length }) => length - 2 * settings.endTrim.ticks)),
+    ...new Set(
+      [...need.offers, ...need.ripped].map((offer) => usableLength(offer) - 2 * settings.endTrim.ticks),
+    ),
   ];
   const longest = Math.max(0, ...lengths);
   const steps: Ticks[] = [];

@@ -13,6 +13,7 @@ const WORDS: Record<PriceColumn, string[]> = {
   unit: ['unit', 'per', 'uom', 'by'],
   pack: ['pack', 'pieces', 'count', 'bundle', 'qty', 'quantity'],
   available: ['available', 'stock', 'left'],
+  unusable: ['unusable', 'ears', 'checks'],
   min_qty: ['min_qty', 'minimum', 'min', 'from'],
   date: ['date', 'seen', 'day', 'updated', 'when'],
 };

@@ -63,8 +63,8 @@ const measureOut = (measure: Measure | null): JsonMeasure | null => measure && m
 
 const columnsOf = (book: Book): Columns => {
   const items = numbering<Price['item']>(
-    ({ kind, name, section, length, width, material }) =>
-      `${kind}|${name}|${section}|${length?.text}|${length?.ticks}|${width?.text}|${width?.ticks}|${material}`,
+    ({ kind, name, section, length, width, material, unusable }) =>
+      `${kind}|${name}|${section}|${length?.text}|${length?.ticks}|${width?.text}|${width?.ticks}|${material}|${unusable?.text}|${unusable?.ticks}`,
   );
   const texts = numbering<string>((text) => text);
   const stores = Object.values(book.stores);
@@ -98,7 +98,8 @@ const columnsOf = (book: Book): Columns => {
       ...item,
       length: measureOut(item.length),
       width: measureOut(item.width),
-    })),
+      ...(item.unusable ? { unusable: measureToJson(item.unusable) } : {}),
+    })) as JsonPrice['item'][],
     texts: texts.things,
     ...columns,
     rest,

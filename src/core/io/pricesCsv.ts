@@ -27,6 +27,7 @@ const COLUMNS = [
   'unit',
   'pack',
   'available',
+  'unusable',
   'min_qty',
   'date',
 ] as const;
@@ -100,12 +101,22 @@ export const readPriceSheet = (
 /** What a row is the price of. Rows of one thing share it: a long sheet has far fewer things than rows. */
 const sharedItem = (reader: RowReader, kind: Kind, items: Map<string, Item>): Item => {
   const { cell, fault, faults } = reader;
-  const key = [kind, cell('item'), cell('section'), cell('length'), cell('width'), cell('material')].join(
-    '|',
-  );
+  const key = [
+    kind,
+    cell('item'),
+    cell('section'),
+    cell('length'),
+    cell('width'),
+    cell('material'),
+    cell('unusable'),
+  ].join('|');
   const held = items.get(key);
   if (held) return held;
   const item = readItem(reader, kind);
+  const unusable = kind === 'hardware' || cell('unusable') === '' ? null : reader.lengthOrZero('unusable');
+  if (unusable && item.length && unusable.ticks >= item.length.ticks)
+    fault('unusable', `"${cell('unusable')}" is all of its length; nothing could be cut from it`);
+  if (unusable && unusable.ticks > 0) item.unusable = unusable;
   if (kind !== 'hardware' && item.material.includes('|'))
     fault('material', `"${item.material}" is more than one material; a price is for one`);
   if (faults.length === 0) items.set(key, item);
@@ -225,6 +236,7 @@ export const writePrices = (book: Book, currency: string, unit: LengthUnit): str
       unit: price.unit,
       pack: String(price.pack),
       available: price.available === null ? '' : String(price.available),
+      unusable: withUnit(price.item.unusable ?? null, unit),
       min_qty: String(price.minQty),
       date: price.date ?? '',
       ...Object.fromEntries(own.map((column) => [column, ownCell(price, column, unit)])),

@@ -69,11 +69,12 @@ const rowOf = (store: string, price: Price): PriceRow => {
   };
 };
 
-const labelsOf = ({ kind, name, section, length, material }: Item) => ({
+const labelsOf = ({ kind, name, section, length, material, unusable }: Item) => ({
   kind,
   name,
   section,
   length: length?.ticks ?? null,
+  unusable: unusable?.ticks ?? 0,
   material,
 });
 

@@ -128,6 +128,7 @@ export const ownedOf = (item: Item, count: number, value: Micros): Owned => {
     thickness: section?.ok ? section.value.thickness : thickness?.ok ? thickness.value : 0,
     width: section?.ok ? section.value.width : (item.width?.ticks ?? 0),
     length: item.length?.ticks ?? 0,
+    ...(item.unusable ? { unusable: item.unusable.ticks } : {}),
     count,
     value,
   };

@@ -29,12 +29,12 @@ const decisive = ({ offers, settings, ...rest }: PlanInput) => ({
   },
   offers: [...offers]
     .sort((a, b) => (a.key < b.key ? -1 : 1))
-    .map(({ key, name, item, thickness, width, length, pack, available, tiers, rough }) => [
+    .map(({ key, name, item, thickness, width, length, unusable, pack, available, tiers, rough }) => [
       key,
       name,
       item.section,
       item.material,
-      [thickness, width, length, pack, available],
+      [thickness, width, length, pack, available, unusable ?? 0],
       tiers.map(({ minQty, unitPrice }) => [minQty, unitPrice]),
       rough ? [rough.planing.ticks, rough.waste] : 0,
     ]),

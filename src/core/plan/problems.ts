@@ -2,7 +2,7 @@ import { formatLength } from '../units';
 import type { ResolvedPart } from '../project';
 import { reach, thicknessName } from '../lumber';
 import { serves, supplyOf, type Supply, PlanProblem } from '../cutting/model';
-import { panelRoom } from '../cutting/model';
+import { panelRoom, usableLength } from '../cutting/model';
 import type { PlanInput } from './inputTypes';
 
 /** The parts that nothing on sale or owned can make, and why; each sentence says what would help. */
@@ -33,7 +33,7 @@ const problemOf = (part: ResolvedPart, supplies: Supply[], input: PlanInput): Pl
   const size = (length: number) => formatLength(length, unit);
   if (part.kind === 'board') {
     const needed = reach(part.ends, part.length, part.thickness, part.width) - part.shortOk;
-    const longest = Math.max(...supplies.map(({ length }) => length - 2 * settings.endTrim.ticks));
+    const longest = Math.max(...supplies.map((supply) => usableLength(supply) - 2 * settings.endTrim.ticks));
     if (needed <= longest) return null;
     return problem(
       'tooLong',

@@ -22,6 +22,8 @@ export interface Offer {
   thickness: Ticks;
   width: Ticks;
   length: Ticks;
+  /** Length at the ends that cannot be used; absent: none. */
+  unusable?: Ticks;
   pack: number;
   /** Most purchases; null: no limit. */
   available: number | null;
@@ -163,6 +165,7 @@ const settleOffer = (offer: Offer): void => {
   offer.available = newest.available;
   offer.item = newest.item;
   offer.name = normalisedPrice(newest)?.name ?? offer.name;
+  if (newest.item.unusable) offer.unusable = newest.item.unusable.ticks;
   if (newest.rough) offer.rough = newest.rough;
 };
 

@@ -20,6 +20,8 @@ export interface Item {
   length: Measure | null;
   width: Measure | null;
   material: string;
+  /** Length at its ends that cannot be used, both together (dog ears, checks); absent: none. */
+  unusable?: Measure;
 }
 
 /** Where a group of parts will stand: it decides which materials are fit. */

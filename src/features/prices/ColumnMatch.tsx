@@ -22,6 +22,7 @@ const COLUMN_WORDS: Record<PriceColumn, string> = {
   unit: 'what the price is for',
   pack: 'pieces in it',
   available: 'how many they have',
+  unusable: 'what is lost at the ends',
   min_qty: 'from so many on',
   date: 'day it was seen',
 };

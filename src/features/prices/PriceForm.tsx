@@ -62,6 +62,7 @@ type FieldPlace =
   | 'pack'
   | 'minQty'
   | 'available'
+  | 'unusable'
   | 'date'
   | 'note'
   | 'weight'
@@ -103,7 +104,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
       onSubmitEditing={save}
       inputMode={DECIMAL.includes(place) ? 'decimal' : 'text'}
       autoFocus={place === 'price'}
-      pad={['length', 'width', 'planing'].includes(place) ? unit : undefined}
+      pad={['length', 'width', 'planing', 'unusable'].includes(place) ? unit : undefined}
     />
   );
   const compared = read.ok ? comparisonWords(read.value, unit, currency) : null;
@@ -276,6 +277,7 @@ const ShapeFields = ({ draft, unit, field, set }: FieldsProps) => (
         {field('section', draft.kind === 'board' ? 'Section' : 'Thickness')}
         {field('length', 'Length of it')}
         {draft.kind === 'sheet' ? field('width', 'Width of it') : null}
+        {field('unusable', 'Lost at the ends', 'Both ends together: pointed tops, cracks. Blank: none.')}
         {field('material', 'Material')}
       </>
     )}

@@ -39,6 +39,8 @@ export interface PriceDraft {
   pack: string;
   minQty: string;
   available: string;
+  /** What cannot be used at the ends of a board or sheet. */
+  unusable: string;
   /** Blank: today for a new one. */
   date: string;
   note: string;
@@ -66,6 +68,7 @@ export const blankDraft = (storeId: string | null): PriceDraft => ({
   pack: '1',
   minQty: '1',
   available: '',
+  unusable: '',
   date: '',
   note: '',
   packBy: 'count',
@@ -122,6 +125,7 @@ export const draftOfPrice = (seen: Price, unit: LengthUnit): PriceDraft => ({
   pack: String(seen.pack),
   minQty: String(seen.minQty),
   available: seen.available === null ? '' : String(seen.available),
+  unusable: withUnit(seen.item.unusable ?? null, unit),
   date: seen.date ?? '',
   note: seen.note,
   packBy: seen.weight?.unit ?? 'count',
@@ -204,7 +208,18 @@ class DraftReader {
       section,
       length,
       width: draft.kind === 'sheet' ? this.length('width') : null,
+      ...this.unusable(length),
     };
+  }
+
+  private unusable(length: Measure | null): Pick<Item, 'unusable'> {
+    const { unusable } = this.draft;
+    if (unusable.trim() === '') return {};
+    const ticks = this.need('unusable', parseLength(unusable, this.unit));
+    if (ticks === null || ticks === 0) return {};
+    if (length && ticks >= length.ticks)
+      this.fault('unusable', 'That is all of its length; nothing could be cut from it.');
+    return { unusable: { text: withUnit({ text: unusable.trim(), ticks }, this.unit), ticks } };
   }
 
   price(): number | null {

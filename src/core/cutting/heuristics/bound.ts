@@ -10,6 +10,7 @@ import {
   type NetPricing,
   type Owned,
   type CuttingProblem,
+  type Sized,
 } from '../model';
 import { nameKey } from '../../nameKey';
 import { toMinor, type Micros, type Minor } from '../../units';
@@ -71,7 +72,7 @@ const poolBound = (parts: Item[], input: CuttingProblem, tillOf: NetPricing): Mi
   const replaced = [...owned].reduce((total, pile) => total + pile.count * capacity(pile), 0);
   return Math.max(0, sum - replaced * dearest);
 
-  function capacity(stock: { kind: Item['kind']; length: number; width: number }): number {
+  function capacity(stock: { kind: Item['kind']; width: number } & Sized): number {
     if (stock.kind === 'hardware') return 1;
     const face = panelRoom({ ...stock, kind: stock.kind }, settings);
     return (face.length + kerf) * (face.width + kerf);

@@ -7,6 +7,7 @@ import {
   type Piece,
   type Point,
   type Short,
+  usableLength,
 } from '../model';
 import type { BoardPiece, FilledBoard } from './packBoards';
 
@@ -22,9 +23,10 @@ interface Laid {
 
 /** A filled board as outlines, cuts and offcut; where it is over-full by its slack, its pieces come out shorter. */
 export const drawBoard = (board: FilledBoard, settings: SawSettings): Drawing => {
-  const { length, width } = board.stock;
+  const { length, width, unusable } = board.stock;
   const start = settings.endTrim.ticks;
-  const end = length - start;
+  // What cannot be used is left at the far end.
+  const end = usableLength(board.stock) - start;
   const order = inOrder(board.pieces);
   const kerf = settings.kerf.ticks;
   const whole = lay(
@@ -54,7 +56,7 @@ export const drawBoard = (board: FilledBoard, settings: SawSettings): Drawing =>
   const last = laid.at(-1);
   const free = last ? rightOf(last) + last.piece.kerf : start;
   if (free < end) drawing.offcuts.push({ x: free, y: 0, length: end - free, width });
-  if (start > 0 && free < end) drawing.cuts.push({ kind: 'crosscut', at: end });
+  if (start + unusable > 0 && free < end) drawing.cuts.push({ kind: 'crosscut', at: end });
   return drawing;
 };
 

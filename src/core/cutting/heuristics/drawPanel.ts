@@ -30,8 +30,9 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
   const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
   if (trim.across > 0)
     drawing.cuts.push({ kind: 'rip', at: trim.across }, { kind: 'rip', at: trim.across + width });
-  if (trim.along > 0)
-    drawing.cuts.push({ kind: 'crosscut', at: trim.along }, { kind: 'crosscut', at: trim.along + length });
+  if (trim.along > 0) drawing.cuts.push({ kind: 'crosscut', at: trim.along });
+  // What cannot be used is left at the far end.
+  if (trim.along + stock.unusable > 0) drawing.cuts.push({ kind: 'crosscut', at: trim.along + length });
   const names = namer();
   let depth: { cutting: Cutting; cell: Cell; on: string | undefined }[] = [
     { cutting, cell: { x: trim.along, y: trim.across, length, width }, on: undefined },

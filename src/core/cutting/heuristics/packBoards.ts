@@ -6,7 +6,9 @@ import {
   reach,
   slantedKerf,
   slantOffset,
+  type Sized,
   type Stock,
+  usableLength,
 } from '../model';
 
 /**
@@ -62,9 +64,9 @@ export const boardPieces = (parts: Item[], settings: SawSettings): BoardPiece[] 
     })
     .sort((a, b) => b.size + b.slant - a.size - a.slant);
 
-/** What pieces with their kerfs may come to on a board: its length less the trim of both ends, and one kerf. */
-export const room = (length: Ticks, settings: SawSettings): Ticks =>
-  length - 2 * settings.endTrim.ticks + settings.kerf.ticks;
+/** What pieces with their kerfs may come to on a board: its usable length less the trim of both ends, and one kerf. */
+export const room = (stock: Sized, settings: SawSettings): Ticks =>
+  usableLength(stock) - 2 * settings.endTrim.ticks + settings.kerf.ticks;
 
 type Slants = Pick<FilledBoard, 'slant' | 'nestedKerf' | 'oddKerf'>;
 
@@ -120,7 +122,7 @@ export const bestFitDecreasing = (
 ): FilledBoard[] | null => {
   const boards: FilledBoard[] = [];
   let open: FilledBoard[] = [];
-  const space = room(stock.length, settings);
+  const space = room(stock, settings);
   for (const piece of pieces) {
     let best: FilledBoard | null = null;
     let bestUsed = -1;
@@ -199,7 +201,7 @@ const without = (heaps: Heap[], pieces: BoardPiece[]): Heap[] => {
 };
 
 const fill = (heaps: Heap[], stock: Stock, settings: SawSettings): FilledBoard => {
-  const space = room(stock.length, settings);
+  const space = room(stock, settings);
   const board = empty(stock);
   for (const { piece, count } of heaps)
     for (let copy = 0; copy < count; copy++) {
@@ -213,7 +215,7 @@ const fill = (heaps: Heap[], stock: Stock, settings: SawSettings): FilledBoard =
 export const shrink = (boards: FilledBoard[], stocks: Stock[], settings: SawSettings): FilledBoard[] =>
   boards.map((board) => {
     const stock = stocks
-      .filter(({ length }) => board.used - board.slack <= room(length, settings))
+      .filter((candidate) => board.used - board.slack <= room(candidate, settings))
       .reduce((best, candidate) => (candidate.price < best.price ? candidate : best), board.stock);
     return { ...board, stock };
   });

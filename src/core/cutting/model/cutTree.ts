@@ -3,7 +3,7 @@ import type { SawSettings } from './settings';
 import type { Item } from './item';
 import { reach, slantedKerf } from './ends';
 import { stripWidth } from './ripping';
-import type { Stock } from './stock';
+import { usableLength, type Sized, type Stock } from './stock';
 
 /**
  * How a sheet, or a board that is ripped, is taken apart: by cuts clean through, side by side along the length or
@@ -49,11 +49,11 @@ export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
 
 /** What is left of a sheet or board once its edges are trimmed. */
 export const panelRoom = (
-  stock: Pick<Stock, 'kind' | 'length' | 'width'>,
+  stock: Pick<Stock, 'kind' | 'width'> & Sized,
   settings: SawSettings,
 ): { length: Ticks; width: Ticks } => {
   const { along, across } = trimOf(stock, settings);
-  return { length: stock.length - 2 * along, width: stock.width - 2 * across };
+  return { length: usableLength(stock) - 2 * along, width: stock.width - 2 * across };
 };
 
 /** What is trimmed off each end and off each long edge. */

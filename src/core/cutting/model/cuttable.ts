@@ -11,6 +11,7 @@ import type { Stock } from './stock';
 /** A thing on sale or owned, as far as cutting goes. */
 export interface Supply extends Sold {
   length: Ticks;
+  unusable?: Ticks;
 }
 
 /** Whether a part can be made of what is sold or owned, length aside: as it is, or ripped where there is a table saw. */

@@ -21,6 +21,8 @@ export interface Offer {
   thickness: Ticks;
   width: Ticks;
   length: Ticks;
+  /** Length at the ends that cannot be used, both ends together; absent: none. */
+  unusable?: Ticks;
   /** Pieces that one purchase brings. */
   pack: number;
   /** Most purchases; null: no limit. */

@@ -32,6 +32,8 @@ export interface Owned {
   thickness: Ticks;
   width: Ticks;
   length: Ticks;
+  /** Length at the ends that cannot be used; absent: none. */
+  unusable?: Ticks;
   /** Pieces; of an opened can a share of one. */
   count: number;
   /** What one piece was bought for, with tax: it costs nothing more, but a part has its share of it. */

@@ -10,6 +10,8 @@ export interface Stock {
   thickness: Ticks;
   width: Ticks;
   length: Ticks;
+  /** Length at its ends that cannot be used: it comes off before anything is cut. */
+  unusable: Ticks;
   /** Its name key. */
   material: string;
   owned: Owned[];
@@ -19,7 +21,7 @@ export interface Stock {
   price: Micros;
 }
 
-/** All boards and sheets to be had, longest first: one entry for each size and material. */
+/** All boards and sheets to be had, the longest to cut from first: one entry for each size and material. */
 export const stocksOf = (
   { offers, owned }: Pick<CuttingProblem, 'offers' | 'owned'>,
   { cost }: NetPricing,
@@ -28,16 +30,17 @@ export const stocksOf = (
   const stockFor = (
     kind: Stock['kind'],
     material: string,
-    size: { thickness: Ticks; width: Ticks; length: Ticks },
+    size: { thickness: Ticks; width: Ticks; length: Ticks; unusable?: Ticks },
   ): Stock => {
-    const { thickness, width, length } = size;
+    const { thickness, width, length, unusable = 0 } = size;
     const name = nameKey(material);
-    const key = `${kind}:${thickness}x${width}x${length}:${name}`;
+    const key = `${kind}:${thickness}x${width}x${length}-${unusable}:${name}`;
     const stock = stocks.get(key) ?? {
       kind,
       thickness,
       width,
       length,
+      unusable,
       material: name,
       owned: [],
       ownedCount: 0,
@@ -60,5 +63,16 @@ export const stocksOf = (
       stock.owned.push(pile);
       stock.ownedCount += pile.count;
     }
-  return [...stocks.values()].sort((a, b) => b.length - a.length || b.width - a.width);
+  return [...stocks.values()].sort(
+    (a, b) => usableLength(b) - usableLength(a) || a.length - b.length || b.width - a.width,
+  );
 };
+
+/** A length, and what of it cannot be used; absent: nothing. */
+export interface Sized {
+  length: Ticks;
+  unusable?: Ticks;
+}
+
+/** What of a board or sheet can be cut at all, trims not taken off. */
+export const usableLength = ({ length, unusable = 0 }: Sized): Ticks => Math.max(0, length - unusable);

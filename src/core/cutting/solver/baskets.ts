@@ -82,6 +82,7 @@ export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Subprobl
         own.thickness === stock.thickness &&
         own.width === stock.width &&
         own.length === stock.length &&
+        own.unusable === stock.unusable &&
         own.material === stock.material,
     );
   const counted = (parts: Item[]): Pattern['counts'] => {

@@ -27,7 +27,10 @@ export const crosscuts = (
   { types, stocks }: CuttingInstance,
   settings: SawSettings,
 ): PatternGenerator => {
-  const rooms = indices.map((index) => room(stocks[index]?.length ?? 0, settings));
+  const rooms = indices.map((index) => {
+    const stock = stocks[index];
+    return stock ? room(stock, settings) : 0;
+  });
   const entries = entriesOf(usable, { types, stocks }, settings.kerf.ticks);
   const longest = Math.max(...rooms);
   const exact = entries.filter(({ isExact }) => isExact).map(({ size }) => size);

@@ -1,4 +1,4 @@
-import { type SawSettings, fitsInCar, fitsPanel, storeCutOf } from '../model';
+import { type SawSettings, fitsInCar, fitsPanel, storeCutOf, usableLength } from '../model';
 import { drawBoard } from '../heuristics/drawBoard';
 import { drawPanel } from '../heuristics/drawPanel';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
@@ -42,6 +42,6 @@ export const fitsStock = (
   const drawn = drawBoard(filledWith(stock, pieces), settings);
   // A slant is rounded to a tick at each end.
   return drawn.pieces.every(({ outline }) =>
-    outline.every(([x]) => x >= trim - ROUNDING && x <= stock.length - trim + ROUNDING),
+    outline.every(([x]) => x >= trim - ROUNDING && x <= usableLength(stock) - trim + ROUNDING),
   );
 };

@@ -32,6 +32,7 @@ export const checkLayout = (
   const size = sizeOf(against, layout);
   const trim = (layout.kind === 'board' ? settings.endTrim : settings.sheetTrim).ticks;
   const across = layout.kind === 'sheet' ? trim : 0;
+  checkUsable(layout, trim, against, note);
   for (const piece of layout.pieces) {
     const place = `${piece.part} (${piece.group})`;
     const part = partOf(piece);
@@ -53,6 +54,39 @@ export const checkLayout = (
   if (layout.kind === 'board' && size && size.width !== layout.width)
     note(layout.section, 'is drawn in another width than it has');
   if (layout.pieces.length > 1) checkApart(layout, settings.kerf.ticks, note);
+};
+
+/** Whether pieces keep off the ends that cannot be used: at which end how much is lost is for the saw to find. */
+const checkUsable = (layout: LayoutToCheck, trim: Ticks, against: CheckAgainst, note: Note): void => {
+  const boxes = layout.pieces.map(({ outline }) => boxOf(outline));
+  const reach = Math.max(...boxes.map(({ right }) => right)) - Math.min(...boxes.map(({ left }) => left));
+  if (reach > layout.length - unusableOf(layout, against) - 2 * trim + NEAR)
+    note(layout.section, 'is cut where its ends cannot be used');
+};
+
+/** What cannot be used of the board that a layout cuts: of what is sold, as the newest of its rows says. */
+const unusableOf = ({ source, ...layout }: LayoutToCheck, { prices, owned }: CheckAgainst): Ticks => {
+  const isOfIt = (row: { kind: string; section: string; length: Ticks | null; material: string }) =>
+    row.kind === layout.kind &&
+    row.section === layout.section &&
+    row.length === layout.length &&
+    nameKey(row.material) === nameKey(layout.material);
+  // Of what is owned, the piece that serves best: which of them it is the layout does not say.
+  if ('owned' in source) {
+    const lost = owned.filter(isOfIt).map(({ unusable }) => unusable);
+    return lost.length === 0 ? 0 : Math.min(...lost);
+  }
+  return prices
+    .filter(
+      (row) =>
+        isOfIt(row) &&
+        nameKey(row.store) === nameKey(source.store) &&
+        nameKey(row.name) === nameKey(source.item),
+    )
+    .reduce<{ date: string; unusable: Ticks }>(
+      (newest, { date, unusable }) => ((date ?? '') >= newest.date ? { date: date ?? '', unusable } : newest),
+      { date: '', unusable: 0 },
+    ).unusable;
 };
 
 const checkMaterial = (

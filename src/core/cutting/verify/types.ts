@@ -36,6 +36,8 @@ export interface PriceRow {
   name: string;
   section: string;
   length: Ticks | null;
+  /** Length at the ends that cannot be used. */
+  unusable: Ticks;
   material: string;
   pack: number;
   minQty: number;
@@ -53,6 +55,7 @@ export interface OwnedRow {
   name: string;
   section: string;
   length: Ticks | null;
+  unusable: Ticks;
   material: string;
   quantity: number;
   /** For this very plan, so that its boards count among those that want spares. */
