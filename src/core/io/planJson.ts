@@ -10,6 +10,8 @@ export interface JsonPlan {
   goods: number;
   tax: number;
   trips: number;
+  /** What stores ask for sawing; absent: nothing. */
+  sawing?: number;
   shipping: number;
   seconds: number;
   buys: JsonBuy[];
@@ -63,6 +65,7 @@ export const planToJson = (plan: Plan, seconds: number): JsonPlan => {
     goods: money(plan.goods),
     tax: money(plan.tax),
     trips: money(plan.trips),
+    ...(plan.sawing > 0 ? { sawing: money(plan.sawing) } : {}),
     shipping: money(plan.shipping),
     seconds: Number(seconds.toFixed(3)),
     buys: plan.buys.map(buyToJson),

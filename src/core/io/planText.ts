@@ -25,6 +25,7 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
       lines.push(`  ${buy.qty} x ${buy.item}${pack} at ${formatTag(buy.unitPrice, plan.currency)}${spare}`);
     }
   }
+  if (plan.sawing > 0) lines.push('', `Sawing at the store: ${money(plan.sawing)}`);
   if (plan.layouts.length > 0) lines.push('', 'Cut:');
   for (const layout of plan.layouts) {
     lines.push(

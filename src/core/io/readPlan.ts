@@ -71,6 +71,7 @@ const inTicks = (plan: JsonPlan): PlanToCheck => {
     tax: money(plan.tax),
     trips: money(plan.trips),
     shipping: money(plan.shipping),
+    sawing: money(plan.sawing ?? 0),
     buys: plan.buys.map((buy) => ({
       ...buy,
       length: fromMm(buy.length),

@@ -22,6 +22,22 @@ test('every key is optional, and has the default of formats.md', () => {
   ]);
 });
 
+test('sheets have carrying limits of their own, and a store says how often it saws, and for what', () => {
+  const { plan, stores } = must(
+    readSettings(
+      '{ "maxCarryLength": "6ft", "maxCarrySheet": { "length": "8ft", "width": "4ft" }, "stores": { "A": { "cuts": 2, "cutFee": 1.5 }, "B": { "cuts": false } } }',
+      'settings.json',
+    ),
+  );
+  expect([plan.maxCarrySheet?.length.ticks, plan.maxCarrySheet?.width.ticks]).toEqual([96 * 8128, 48 * 8128]);
+  expect([stores['a']?.cuts, stores['a']?.cutFee, stores['b']?.cuts]).toEqual([2, 150, false]);
+  expect(faults({ maxCarrySheet: '8ft', stores: { A: { cuts: 1.5, cutFee: -1 } } })).toEqual([
+    'settings.json: maxCarrySheet: write null, or both sides such as {"length": "8ft", "width": "4ft"}',
+    'settings.json: stores.A.cuts: 1.5 is not known here; write true, false, or how many cuts in a board',
+    'settings.json: stores.A.cutFee: -1 is not a sum of money; write a number such as 6.50',
+  ]);
+});
+
 test('the example of formats.md', () => {
   const { plan, stores } = must(
     readSettings(

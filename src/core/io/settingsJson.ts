@@ -11,7 +11,7 @@ export interface FileSettings {
   /** Seconds that the planner may take. */
   timeLimit: number;
   /** By name key: what a store adds and takes off. */
-  stores: Record<string, Pick<Store, 'trip' | 'taxFree' | 'discount' | 'cuts' | 'shipping'>>;
+  stores: Record<string, Pick<Store, 'trip' | 'taxFree' | 'discount' | 'cuts' | 'cutFee' | 'shipping'>>;
 }
 
 const DEFAULT_TIME = 10;
@@ -85,6 +85,7 @@ class SettingsReader {
       ),
       maxCarryLength: this.lengthOrNone('maxCarryLength'),
       maxCarryWidth: this.lengthOrNone('maxCarryWidth'),
+      maxCarrySheet: this.carriedSheet(),
       spare: this.spares(),
     };
   }
@@ -105,8 +106,22 @@ class SettingsReader {
     return (this.json[key] ?? null) === null ? null : this.length(key, '0in');
   }
 
+  private carriedSheet(): PlanSettings['maxCarrySheet'] {
+    const value = this.json['maxCarrySheet'] ?? null;
+    if (value === null) return null;
+    if (!isObject(value) || value['length'] === undefined || value['width'] === undefined) {
+      this.fault('maxCarrySheet', 'write null, or both sides such as {"length": "8ft", "width": "4ft"}');
+      return null;
+    }
+    const side = (key: 'length' | 'width') => this.lengthOf(value[key], `maxCarrySheet.${key}`);
+    return { length: side('length'), width: side('width') };
+  }
+
   private length(key: string, otherwise: string): Measure {
-    const value = this.json[key] ?? otherwise;
+    return this.lengthOf(this.json[key] ?? otherwise, key);
+  }
+
+  private lengthOf(value: unknown, key: string): Measure {
     const written = typeof value === 'number' ? String(value) : value;
     const parsed = typeof written === 'string' ? parseLength(written, this.unit) : null;
     if (parsed?.ok && parsed.value >= 0) return { text: written as string, ticks: parsed.value };
@@ -157,9 +172,21 @@ class SettingsReader {
       trip: told['trip'] === undefined ? 0 : this.money(told['trip'], `${place}.trip`),
       taxFree: this.flag(told['taxFree'], `${place}.taxFree`, false),
       discount: this.share(told, 'discount', `${place}.discount`),
-      cuts: this.flag(told['cuts'], `${place}.cuts`, true),
+      cuts: this.cuts(told['cuts'], `${place}.cuts`),
+      ...(told['cutFee'] === undefined ? {} : { cutFee: this.money(told['cutFee'], `${place}.cutFee`) }),
       shipping: this.shipping(told['shipping'] ?? null, `${place}.shipping`),
     };
+  }
+
+  private cuts(value: unknown, place: string): boolean | number {
+    if (value === undefined) return true;
+    if (typeof value === 'boolean') return value;
+    if (Number.isInteger(value) && (value as number) >= 0 && (value as number) <= 100) return value as number;
+    this.fault(
+      place,
+      `${JSON.stringify(value)} is not known here; write true, false, or how many cuts in a board`,
+    );
+    return true;
   }
 
   private flag(value: unknown, place: string, otherwise: boolean): boolean {

@@ -1,6 +1,7 @@
 import { searchBest, type Progress, type Solver } from '../cutting/solver';
-import { isCarried } from '../cutting/heuristics';
-import { planCost, type Plan } from '../cutting/model';
+import { isCarried, paidAt } from '../cutting/heuristics';
+import { offerFitsInCar, planCost, type Plan } from '../cutting/model';
+import { nameKey } from '../nameKey';
 import { byHandPlan } from './byHand';
 import { firstBasket } from './firstPlan';
 import type { PlanInput } from './inputTypes';
@@ -21,14 +22,72 @@ export const bestPlan = (
   const plan = isPart ? first.rest : first;
   if (!plan || !basket) return first;
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
-  const found = searchBest({ plan, basket, problem }, solver, seconds, (progress) =>
-    tell({ ...progress, plan: asWhole(withSparesPaid(progress.plan)) }),
+  const others = besides(problem);
+  const started = Date.now();
+  const share = others.length > 0 ? FIRST_SHARE : 1;
+  let found = searchBest({ plan, basket, problem }, solver, seconds * share, (progress) =>
+    tell({ ...progress, plan: asWhole(withRestPaid(progress.plan)) }),
   );
-  return asWhole(orByHand(withSparesPaid(found), problem));
+  for (const [index, other] of others.entries()) {
+    const left = seconds - (Date.now() - started) / 1000;
+    // Nothing is added to what was proved: then there is nothing to look for.
+    if (left <= 0 || found.lowerBound >= found.total) break;
+    found = cheaper(found, planAs(other, problem, solver, left / (others.length - index)));
+  }
+  return asWhole(orByHand(withRestPaid(found), problem));
 };
 
-/** The search does not decide on spare boards: where they cost something, it has proved what the rest costs and not the whole. */
-const withSparesPaid = (plan: Plan): Plan =>
+/** Of the time there is, what goes to the search that gives the bound, where others follow. */
+const FIRST_SHARE = 0.6;
+
+/**
+ * Problems like one, in whose plans what the search does not decide on costs less: boards of which spares are bought cost so much
+ * more, and what is sawn for a fee is not sold.
+ */
+const besides = (problem: PlanInput): PlanInput[] => {
+  const { settings, offers, stores } = problem;
+  const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, part]) => [nameKey(name), part]));
+  const withSpares = offers.map((offer) => {
+    const part = offer.item.kind === 'board' ? (shares.get(nameKey(offer.item.material)) ?? 0) : 0;
+    const dearer = (tier: (typeof offer.tiers)[number]) => ({
+      ...tier,
+      unitPrice: Math.round(tier.unitPrice * (1 + part)),
+    });
+    return part > 0 ? { ...offer, tiers: offer.tiers.map(dearer) } : offer;
+  });
+  const isFree = (offer: (typeof offers)[number]) =>
+    offerFitsInCar(offer, settings) || stores.find(({ id }) => id === offer.storeId)?.cutFee === 0;
+  const unsawn = offers.filter(isFree);
+  return [
+    ...(withSpares.some((offer, index) => offer !== offers[index])
+      ? [{ ...problem, offers: withSpares }]
+      : []),
+    ...(unsawn.length < offers.length ? [{ ...problem, offers: unsawn }] : []),
+  ];
+};
+
+/** The best plan of another problem, at the prices of this one; null: it has none for all parts. */
+const planAs = (other: PlanInput, problem: PlanInput, solver: Solver, seconds: number): Plan | null => {
+  const { plan, basket, input } = firstBasket(other);
+  if (!basket || plan.status === 'infeasible') return null;
+  const found = searchBest({ plan, basket, problem: input }, solver, seconds, () => undefined);
+  const purchases = found.buys.flatMap(({ offerKey, qty }) => {
+    const offer = problem.offers.find(({ key }) => key === offerKey);
+    return offer ? [{ offer, quantity: qty }] : [];
+  });
+  const paid = paidAt(problem, purchases, found.layouts, found.short);
+  return { ...paid, sawing: found.sawing, total: paid.total + found.sawing };
+};
+
+/** The cheaper of a plan and another for the same; the bound is that of the first. */
+const cheaper = (plan: Plan, other: Plan | null): Plan => {
+  if (!other || planCost(other) >= planCost(plan)) return plan;
+  const lowerBound = Math.max(0, plan.lowerBound + plan.committedShipping - other.committedShipping);
+  return { ...other, lowerBound, status: lowerBound >= other.total ? 'proved' : 'bounded' };
+};
+
+/** The search decides neither on spare boards nor on sawing for a fee: where they cost something, it has proved what the rest costs. */
+const withRestPaid = (plan: Plan): Plan =>
   plan.status === 'proved' && plan.lowerBound < plan.total ? { ...plan, status: 'bounded' } : plan;
 
 /** Spare boards may make dearer what is cheaper without them: never dearer than what a person would buy by hand. */

@@ -3,7 +3,7 @@ import { assemble, type Basket } from '../cutting/heuristics';
 import { bestFitDecreasing, boardPieces } from '../cutting/heuristics/packBoards';
 import { rowByRow, TURNINGS } from '../cutting/heuristics/packPanels';
 import {
-  fitsInCar,
+  offerFitsInCar,
   needKey,
   netPricing,
   planCost,
@@ -22,8 +22,7 @@ import type { PlanInput } from './inputTypes';
  * cheapest store for that; null where none has everything. Boards go in the car as they are; what is owned is used as in any plan.
  */
 export const byHandPlan = (given: PlanInput): Plan | null => {
-  const fits = (offer: PlanInput['offers'][number]) =>
-    offer.item.kind === 'hardware' || fitsInCar(offer, given.settings);
+  const fits = (offer: PlanInput['offers'][number]) => offerFitsInCar(offer, given.settings);
   const input = { ...given, offers: usefulOffers(given).filter(fits) };
   const plans = [...new Set(input.offers.map(({ storeId }) => storeId))]
     .sort()

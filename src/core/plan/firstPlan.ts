@@ -6,7 +6,14 @@ import {
   planOf,
   type Basket,
 } from '../cutting/heuristics';
-import { carriable, fitsInCar, usefulOffers, type Plan, type PlanProblem } from '../cutting/model';
+import {
+  carriable,
+  fitsInCar,
+  offerFitsInCar,
+  usefulOffers,
+  type Plan,
+  type PlanProblem,
+} from '../cutting/model';
 import { groupBy } from '../groupBy';
 import type { Offer } from '../pricing';
 import type { ResolvedPart } from '../project';
@@ -41,7 +48,7 @@ export const firstBasket = (given: PlanInput): FirstPlan => {
   const first = planFrom(input);
   if (isCarried(first.plan, settings)) return first;
   // A board cannot be sawn at the store between its pieces: then without the boards that are too long.
-  const isShort = (offer: Offer) => offer.item.kind === 'hardware' || fitsInCar(offer, settings);
+  const isShort = (offer: Offer) => offerFitsInCar(offer, settings);
   const short = planFrom({ ...input, offers: input.offers.filter(isShort) });
   if (isAllMade(short) || short.plan.problems.length <= first.plan.problems.length)
     return { ...short, input: { ...input, parts: short.input.parts, problems: [] } };

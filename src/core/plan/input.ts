@@ -12,7 +12,7 @@ import {
   toolsOf,
 } from '../project';
 import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
-import { currentOffers, withDressed } from '../pricing';
+import { currentOffers, withDressed, type Offer } from '../pricing';
 import { usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
@@ -46,7 +46,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
       offers: withDressed(
         currentOffers(book).filter(({ storeId }) => ids.has(storeId)),
         parts,
-      ),
+      ).map((offer) => withStoreCuts(offer, book)),
     }),
     stores: usable
       .map((store) =>
@@ -72,6 +72,12 @@ const makeInput = (project: Project, book: Book): PlanInput => {
   };
 };
 
+/** An offer of a store that makes several cuts in a board says so; most are as they were. */
+const withStoreCuts = (offer: Offer, { stores }: Book): Offer => {
+  const storeCuts = Number(stores[offer.storeId]?.cuts ?? 0);
+  return storeCuts > 1 ? { ...offer, storeCuts } : offer;
+};
+
 /** The settings of a project; where it says nothing of tools, those that are owned. */
 const withTools = ({ settings }: Project, book: Book): PlanSettings => {
   const tools = toolsOf(settings, book);
@@ -83,7 +89,7 @@ export const rackFor = (project: Project, book: Book): RackEntry[] =>
   project.leavesRack ? [] : Object.values(book.rack ?? {});
 
 const termsOf = (
-  { id, name, trip, taxFree, taxRate, discount, cuts, shipping }: Store,
+  { id, name, trip, taxFree, taxRate, discount, cuts, cutFee, shipping }: Store,
   purchases: Purchase[],
 ): StoreTerms => {
   const bought = goodsOf(purchases);
@@ -96,7 +102,8 @@ const termsOf = (
     taxFree,
     taxRate: taxRate ?? null,
     discount,
-    cuts,
+    cuts: Number(cuts),
+    cutFee: cutFee ?? 0,
     shipping:
       shipping && !isSettled
         ? { fee: shipping.fee, freeFrom: freeFrom === null ? null : Math.max(0, freeFrom - bought) }

@@ -1,7 +1,7 @@
 import type { PlanInput } from './inputTypes';
 
 /** Goes up when the same input would be planned otherwise: what was kept of before is then planned anew. */
-const PLANNER_VERSION = 1;
+const PLANNER_VERSION = 2;
 
 /**
  * A name for all that decides a plan: the same for two inputs of which the same plan follows. What decides nothing is not in
@@ -26,6 +26,9 @@ const decisive = ({ offers, settings, ...rest }: PlanInput) => ({
     shortOk: settings.shortOk.ticks,
     maxCarryLength: settings.maxCarryLength?.ticks ?? null,
     maxCarryWidth: settings.maxCarryWidth?.ticks ?? null,
+    maxCarrySheet: settings.maxCarrySheet
+      ? [settings.maxCarrySheet.length.ticks, settings.maxCarrySheet.width.ticks]
+      : null,
   },
   offers: [...offers]
     .sort((a, b) => (a.key < b.key ? -1 : 1))

@@ -92,12 +92,38 @@ export const randomList = (seed: number): RandomList => {
         },
       }))
     : [];
+  const given = Object.fromEntries(stores.map((name) => [name, terms()]));
   return {
     parts: parts.join('\n'),
-    prices: prices.join('\n'),
-    settings,
-    stores: Object.fromEntries(stores.map((name) => [name, terms()])),
     rack,
+    ...withEndsAndSawing(diceFrom(seed + 0x5eed), { prices, settings, stores: given }),
+  };
+};
+
+/** Ends that cannot be used, stores that saw more than once or for a fee, sheets that are carried otherwise than boards. */
+const withEndsAndSawing = (
+  { whole, pick, chance }: ReturnType<typeof diceFrom>,
+  {
+    prices: [head = '', ...rows],
+    settings,
+    stores,
+  }: { prices: string[]; settings: Partial<PlanSettings>; stores: Record<string, Partial<Store>> },
+): Pick<RandomList, 'prices' | 'settings' | 'stores'> => {
+  const hasBadEnds = chance(0.3);
+  const unusable = () => (hasBadEnds && chance(0.3) ? pick(['1in', '2 1/2in', '6in']) : '');
+  const sheet = { length: measure(pick(['5ft', '8ft']), 'in'), width: measure('4ft', 'in') };
+  const sawn = (store: Partial<Store>): Partial<Store> => ({
+    ...store,
+    ...(store.cuts && chance(0.3) ? { cuts: whole(1, 3) } : {}),
+    ...(store.cuts && chance(0.2) ? { cutFee: whole(50, 200) } : {}),
+  });
+  return {
+    prices: [
+      `${head},unusable`,
+      ...rows.map((row) => `${row},${row.includes('hardware') ? '' : unusable()}`),
+    ].join('\n'),
+    settings: { ...settings, ...(chance(0.15) ? { maxCarrySheet: sheet } : {}) },
+    stores: Object.fromEntries(Object.entries(stores).map(([name, store]) => [name, sawn(store)])),
   };
 };
 

@@ -9,6 +9,7 @@ export const infeasiblePlan = (currency: string, problems: PlanProblem[], rest?:
   goods: 0,
   tax: 0,
   trips: 0,
+  sawing: 0,
   shipping: 0,
   committedShipping: 0,
   buys: [],

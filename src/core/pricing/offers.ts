@@ -24,6 +24,8 @@ export interface Offer {
   length: Ticks;
   /** Length at the ends that cannot be used; absent: none. */
   unusable?: Ticks;
+  /** How many cuts its store makes in one so that it can be carried; absent: one at most. */
+  storeCuts?: number;
   pack: number;
   /** Most purchases; null: no limit. */
   available: number | null;

@@ -170,6 +170,7 @@ export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): P
 export const storeToJson = (store: Store): JsonStore => ({
   ...store,
   trip: toMain(store.trip, store.currency),
+  ...(store.cutFee === undefined ? {} : { cutFee: toMain(store.cutFee, store.currency) }),
   ...(store.way ? { way: { ...store.way, rate: store.way.rate / MICROS } } : {}),
   shipping: store.shipping && {
     fee: toMain(store.shipping.fee, store.currency),
@@ -180,6 +181,7 @@ export const storeToJson = (store: Store): JsonStore => ({
 export const storeFromJson = (json: JsonStore): Store => ({
   ...json,
   trip: fromMain(json.trip, json.currency),
+  ...(json.cutFee === undefined ? {} : { cutFee: fromMain(json.cutFee, json.currency) }),
   ...(json.way ? { way: { ...json.way, rate: Math.round(json.way.rate * MICROS) } } : {}),
   shipping: json.shipping && {
     fee: fromMain(json.shipping.fee, json.currency),

@@ -23,6 +23,8 @@ export interface PlanSettings {
   /** The longer and the shorter side of what goes in the car; absent or null: anything does. */
   maxCarryLength?: Measure | null;
   maxCarryWidth?: Measure | null;
+  /** Of sheets alone; absent or null: the two limits hold for them too. */
+  maxCarrySheet?: { length: Measure; width: Measure } | null;
   /** Extra boards against defects, by material: the share of the boards bought. */
   spare?: Record<string, number>;
 }
@@ -148,8 +150,10 @@ export interface Store {
   taxRate?: number;
   /** Share off its goods, before tax. */
   discount: number;
-  /** Saws boards and sheets so that they can be carried. */
-  cuts: boolean;
+  /** Saws boards and sheets so that they can be carried: at most so many cuts each; true: one. */
+  cuts: boolean | number;
+  /** What each such cut costs; absent: nothing. */
+  cutFee?: Minor;
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
   note: string;
   /** The order in which one walks through it; absent: the usual one. */

@@ -29,7 +29,18 @@ const TAXES: { value: StoreDraft['tax']; label: string }[] = [
   { value: 'none', label: 'None is added' },
 ];
 
-type Field = 'name' | 'trip' | 'distance' | 'rate' | 'taxRate' | 'discount' | 'fee' | 'freeFrom' | 'note';
+type Field =
+  | 'name'
+  | 'trip'
+  | 'distance'
+  | 'rate'
+  | 'taxRate'
+  | 'discount'
+  | 'fee'
+  | 'freeFrom'
+  | 'cuts'
+  | 'cutFee'
+  | 'note';
 
 /** One store: what going there or ordering there adds to its prices. */
 export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
@@ -121,6 +132,10 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
       {draft.tax === 'own' ? field('taxRate', 'Tax there, in percent') : null}
       {field('fee', `Shipping fee, ${currency}`, 'Blank: nothing is shipped.')}
       {draft.fee.trim() === '' ? null : field('freeFrom', 'Shipping is free from', 'Blank: never.')}
+      {field('cuts', 'Cuts it makes in a board to fit your car', '0: it does not saw.')}
+      {['', '0'].includes(draft.cuts.trim())
+        ? null
+        : field('cutFee', `Each such cut costs, ${currency}`, 'Blank: nothing.')}
       {field('note', 'Note')}
     </Detail>
   );

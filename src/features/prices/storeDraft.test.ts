@@ -19,6 +19,8 @@ test('a store comes back from its draft as it was', () => {
     taxRate: 0.0825,
     discount: 0.05,
     shipping: { fee: 895, freeFrom: 4900 },
+    cuts: 2,
+    cutFee: 150,
     note: 'Closed on Sundays.',
     feed: { id: 'mill', taken: '2026-11-20' },
   };

@@ -1,5 +1,6 @@
 import {
   MICROS,
+  parseCount,
   parseDecimal,
   parseMoney,
   parseTag,
@@ -25,10 +26,13 @@ export interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'note'> {
   discount: string;
   fee: string;
   freeFrom: string;
+  /** How many cuts it makes in a board or sheet so that it fits the car, and what each costs. */
+  cuts: string;
+  cutFee: string;
 }
 
 export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
-  const { name, kind, currency, taxFree, taxRate, note, trip, way, discount, shipping } = store;
+  const { name, kind, currency, taxFree, taxRate, note, trip, way, discount, shipping, cuts, cutFee } = store;
   const sum = (minor: Minor | null | undefined) =>
     minor === null || minor === undefined ? '' : writeMoney(minor, currency);
   const rate = (way?.rate ?? 0) / MICROS;
@@ -45,6 +49,8 @@ export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
     discount: discount === 0 ? '' : percentText(discount),
     fee: sum(shipping?.fee),
     freeFrom: sum(shipping?.freeFrom),
+    cuts: String(Number(cuts)),
+    cutFee: sum(cutFee),
   };
 };
 
@@ -57,7 +63,7 @@ export const readStore = (draft: StoreDraft, held: Store, others: Store[]): Resu
   const problems: Problem[] = [];
   const fault = (place: keyof StoreDraft, sentence: string) =>
     problems.push({ code: 'store', place, sentence });
-  const money = (place: 'trip' | 'fee' | 'freeFrom'): Minor | null => {
+  const money = (place: 'trip' | 'fee' | 'freeFrom' | 'cutFee'): Minor | null => {
     if (draft[place].trim() === '') return null;
     const sum = parseMoney(draft[place], held.currency);
     if (!sum.ok) fault(place, sum.problems[0]?.sentence ?? '');
@@ -87,8 +93,10 @@ export const readStore = (draft: StoreDraft, held: Store, others: Store[]): Resu
   const trip = way ? tripOf(way, held.currency) : (money('trip') ?? 0);
   const fee = money('fee');
   const freeFrom = fee === null ? null : money('freeFrom');
+  const cuts = readCuts();
+  const cutFee = cuts === false ? null : money('cutFee');
   if (problems.length > 0) return { ok: false, problems };
-  const { way: _, taxRate: __, ...rest } = held;
+  const { way: _, taxRate: __, cutFee: ___, ...rest } = held;
   return ok({
     ...rest,
     name,
@@ -100,5 +108,16 @@ export const readStore = (draft: StoreDraft, held: Store, others: Store[]): Resu
     ...(taxRate === null ? {} : { taxRate }),
     discount,
     shipping: fee === null ? null : { fee, freeFrom },
+    cuts,
+    ...(cutFee === null ? {} : { cutFee }),
   });
+
+  /** One cut is `true`, none `false`, as they always were. */
+  function readCuts(): Store['cuts'] {
+    const text = draft.cuts.trim();
+    if (text === '' || text === '0') return false;
+    const count = parseCount(text);
+    if (!count.ok || count.value > 100) fault('cuts', 'Write how many cuts, from 0 to 100.');
+    return count.ok && count.value > 1 ? count.value : true;
+  }
 };

@@ -1,5 +1,5 @@
 import { Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
-import { inUnit, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
+import { inUnit, CARRIED, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
 
 const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD'];
 const OTHER = 'Other';
@@ -28,7 +28,7 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       error={draft[place] === '' && (place === 'name' || place === 'currency') ? null : error(place)}
       help={help}
       onSubmitEditing={onSubmit}
-      pad={[...LENGTHS, 'carryLength', 'carryWidth'].includes(place) ? draft.unit : undefined}
+      pad={([...LENGTHS, ...CARRIED] as string[]).includes(place) ? draft.unit : undefined}
       inputMode={place === 'target' || place === 'tax' ? 'decimal' : place === 'builds' ? 'numeric' : 'text'}
     />
   );
@@ -81,6 +81,8 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
         'Blank: anything. Longer boards are sawn once at stores that saw.',
       )}
       {field('carryWidth', 'Widest that goes in the car', 'Blank: anything.')}
+      {field('sheetLength', 'Longest sheet that does', 'Blank, both sides: as boards.')}
+      {field('sheetWidth', 'Widest sheet that does')}
       {field(
         'spare',
         'Extra boards against defects',

@@ -33,6 +33,9 @@ export interface DetailsDraft {
   /** Blank: anything goes in the car. */
   carryLength: string;
   carryWidth: string;
+  /** Of sheets alone; blank: as boards. */
+  sheetLength: string;
+  sheetWidth: string;
   treatedNearFood: TreatedNearFood;
   /** `stud 10, pine 5`: extra boards by material, in percent. */
   spare: string;
@@ -70,6 +73,8 @@ export const draftOf = ({
   ripping: settings.tools === undefined ? 'tools' : settings.tools.includes(TABLE_SAW) ? 'yes' : 'no',
   carryLength: settings.maxCarryLength?.text ?? '',
   carryWidth: settings.maxCarryWidth?.text ?? '',
+  sheetLength: settings.maxCarrySheet?.length.text ?? '',
+  sheetWidth: settings.maxCarrySheet?.width.text ?? '',
   spare: Object.entries(settings.spare ?? {})
     .map(([material, share]) => `${material} ${percentText(share)}`)
     .join(', '),
@@ -89,6 +94,9 @@ const readSpare = (text: string): Result<Record<string, number>> => {
 };
 
 export const LENGTHS = ['kerf', 'endTrim', 'sheetTrim', 'shortOk'] as const;
+
+/** What goes in the car; each may be blank. */
+export const CARRIED = ['carryLength', 'carryWidth', 'sheetLength', 'sheetWidth'] as const;
 
 /** The typed details as a project holds them; every fault with the field as its place. */
 export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Details> => {
@@ -113,15 +121,20 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
     const ticks = need(place, parseLength(draft[place], draft.unit), 0);
     settings[place] = { text: draft[place].trim(), ticks };
   }
-  const optional = (place: 'carryLength' | 'carryWidth'): Measure | null =>
+  const optional = (place: (typeof CARRIED)[number]): Measure | null =>
     draft[place].trim() === ''
       ? null
       : { text: draft[place].trim(), ticks: need(place, parseLength(draft[place], draft.unit), 0) };
   const [carryLength, carryWidth] = [optional('carryLength'), optional('carryWidth')];
+  const [sheetLength, sheetWidth] = [optional('sheetLength'), optional('sheetWidth')];
+  if ((sheetLength === null) !== (sheetWidth === null))
+    fault(sheetLength ? 'sheetWidth' : 'sheetLength', 'Write both sides of the largest sheet, or neither.');
   const spare = need('spare', readSpare(draft.spare), {});
   // What a project does not say stays unsaid.
   if (carryLength || held.maxCarryLength) settings.maxCarryLength = carryLength;
   if (carryWidth || held.maxCarryWidth) settings.maxCarryWidth = carryWidth;
+  const sheet = sheetLength && sheetWidth ? { length: sheetLength, width: sheetWidth } : null;
+  if (sheet || held.maxCarrySheet) settings.maxCarrySheet = sheet;
   if (Object.keys(spare).length > 0 || held.spare) settings.spare = spare;
   const others = (held.tools ?? USUAL_TOOLS).filter((tool) => tool !== TABLE_SAW);
   if (draft.ripping === 'tools') delete settings.tools;
@@ -145,7 +158,7 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
 /** The draft with another unit for bare numbers: lengths that had none keep theirs. */
 export const inUnit = (draft: DetailsDraft, unit: LengthUnit): DetailsDraft => {
   const changed = { ...draft, unit };
-  for (const place of [...LENGTHS, 'carryLength', 'carryWidth'] as const) {
+  for (const place of [...LENGTHS, ...CARRIED] as const) {
     const ticks = parseLength(draft[place], draft.unit);
     if (ticks.ok && draft[place] !== '')
       changed[place] = withUnit({ text: draft[place].trim(), ticks: ticks.value }, draft.unit);

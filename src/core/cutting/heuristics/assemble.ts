@@ -64,6 +64,7 @@ export const paidAt = (
     tax: sum('tax'),
     trips: sum('trip'),
     shipping: sum('shipping'),
+    sawing: 0,
     committedShipping: input.stores
       .filter(({ id }) => stores.every(({ storeId }) => storeId !== id))
       .reduce((due, store) => due + store.committedShipping, 0),

@@ -1,11 +1,13 @@
 import { buyItems, buyStocks, countStocks, spendStocks } from './buying';
+import type { Minor } from '../../units';
 import {
   fitsInCar,
   netPricing,
   planCost,
   stocksOf,
-  storeCutOf,
+  storeCutsOf,
   type CuttingProblem,
+  type Layout,
   type Plan,
   type NetPricing,
   type SawSettings,
@@ -107,12 +109,19 @@ export const planOf = (input: CuttingProblem, basket: Basket): Plan => {
   const plan = assemble(input, basket);
   const layouts = plan.layouts.map((layout) => {
     const isLong = !('owned' in layout.source) && !fitsInCar(layout, input.settings);
-    const cut = isLong ? storeCutOf(layout, input.settings) : null;
-    if (!cut) return layout;
-    const cuts = layout.cuts.includes(cut) ? layout.cuts : [cut, ...layout.cuts];
-    return { ...layout, cuts, storeCuts: [cut] };
+    if (!isLong) return layout;
+    const storeCuts = storeCutsOf(layout, input.settings, cutsBy(layout.source)?.cuts ?? 0) ?? [];
+    const added = storeCuts.filter((cut) => !layout.cuts.includes(cut));
+    return { ...layout, cuts: [...added, ...layout.cuts], storeCuts };
   });
-  return { ...plan, layouts };
+  const feeOf = ({ source, storeCuts, count }: Layout): Minor =>
+    storeCuts.length * count * (cutsBy(source)?.cutFee ?? 0);
+  const sawing = layouts.reduce((sum, layout) => sum + feeOf(layout), 0);
+  return { ...plan, layouts, sawing, total: plan.total + sawing };
+
+  function cutsBy(source: Layout['source']) {
+    return 'owned' in source ? undefined : input.stores.find(({ id }) => id === source.storeId);
+  }
 };
 
 /** Whether everything that is too long for the car is sawn at the store first. */

@@ -1,5 +1,5 @@
 import { nameKey } from '../../nameKey';
-import { fitsInCar, tierFor, type CuttingProblem, type Purchases, type Stock } from '../model';
+import { offerFitsInCar, tierFor, type CuttingProblem, type Purchases, type Stock } from '../model';
 
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
@@ -43,7 +43,7 @@ export const withSpares = (
         (offer) =>
           offer.item.kind === 'board' &&
           isOfIt({ ...offer, material: offer.item.material }) &&
-          fitsInCar(offer, settings) &&
+          offerFitsInCar(offer, settings) &&
           !byLength.some(({ key }) => key === offer.key),
       )
       .sort((a, b) => Number(visited.has(b.storeId)) - Number(visited.has(a.storeId)) || b.length - a.length);

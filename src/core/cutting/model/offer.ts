@@ -23,6 +23,8 @@ export interface Offer {
   length: Ticks;
   /** Length at the ends that cannot be used, both ends together; absent: none. */
   unusable?: Ticks;
+  /** How many cuts its store makes in one so that it can be carried; absent: one at most. */
+  storeCuts?: number;
   /** Pieces that one purchase brings. */
   pack: number;
   /** Most purchases; null: no limit. */

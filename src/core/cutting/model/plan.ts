@@ -16,6 +16,8 @@ export interface Plan {
   tax: Minor;
   trips: Minor;
   shipping: Minor;
+  /** What stores ask for sawing boards so that they can be carried. */
+  sawing: Minor;
   /** Shipping of what was bought before, where nothing more is bought: it is spent, and no plan that goes on there pays it twice. */
   committedShipping: Minor;
   buys: Buy[];

@@ -14,8 +14,10 @@ export interface StoreTerms {
   /** Its own share of tax; null: the project's. */
   taxRate: number | null;
   discount: number;
-  /** Saws boards and sheets so that they can be carried. */
-  cuts: boolean;
+  /** How many cuts it makes in a board or sheet so that it can be carried. */
+  cuts: number;
+  /** What each of them costs; nothing is added to it. */
+  cutFee: Minor;
   /** Of an order that is not settled: `freeFrom` counts what was bought there already. Null: nothing more is asked. */
   shipping: Shipping;
   /** Shipping of what was bought there and is not settled, unless enough more is bought; 0: nothing was, or it is free. */

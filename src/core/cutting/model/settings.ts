@@ -21,6 +21,8 @@ export interface SawSettings {
   /** The longer and the shorter side of what can be carried; absent or null: anything can. */
   maxCarryLength?: Length | null;
   maxCarryWidth?: Length | null;
+  /** Of sheets alone; absent or null: the two limits hold for them too. */
+  maxCarrySheet?: { length: Length; width: Length } | null;
   /** Extra boards against defects, by material: the share of the boards that are cut. */
   spare?: Record<string, number>;
 }

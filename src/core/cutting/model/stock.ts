@@ -12,6 +12,8 @@ export interface Stock {
   length: Ticks;
   /** Length at its ends that cannot be used: it comes off before anything is cut. */
   unusable: Ticks;
+  /** How many cuts the stores make in one so that it can be carried, where they make more than one. */
+  storeCuts: number;
   /** Its name key. */
   material: string;
   owned: Owned[];
@@ -30,17 +32,19 @@ export const stocksOf = (
   const stockFor = (
     kind: Stock['kind'],
     material: string,
-    size: { thickness: Ticks; width: Ticks; length: Ticks; unusable?: Ticks },
+    size: { thickness: Ticks; width: Ticks; length: Ticks; unusable?: Ticks; storeCuts?: number },
   ): Stock => {
     const { thickness, width, length, unusable = 0 } = size;
+    const storeCuts = Math.max(1, size.storeCuts ?? 1);
     const name = nameKey(material);
-    const key = `${kind}:${thickness}x${width}x${length}-${unusable}:${name}`;
+    const key = `${kind}:${thickness}x${width}x${length}-${unusable}:${storeCuts}:${name}`;
     const stock = stocks.get(key) ?? {
       kind,
       thickness,
       width,
       length,
       unusable,
+      storeCuts,
       material: name,
       owned: [],
       ownedCount: 0,

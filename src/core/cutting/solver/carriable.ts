@@ -1,10 +1,10 @@
-import { type SawSettings, fitsInCar, fitsPanel, storeCutOf, usableLength } from '../model';
+import { type SawSettings, fitsInCar, fitsPanel, storeCutsOf, usableLength } from '../model';
 import { drawBoard } from '../heuristics/drawBoard';
 import { drawPanel } from '../heuristics/drawPanel';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
 import type { CuttingInstance, Pattern } from './types';
 
-/** Whether boards that are cut so can be brought home: as they are, or sawn once at the store between pieces. */
+/** Whether boards that are cut so can be brought home: as they are, or sawn at the store between pieces. */
 export const isCarriable = (
   { stock: place, counts, cutting }: Pattern,
   { stocks, types }: CuttingInstance,
@@ -19,7 +19,7 @@ export const isCarriable = (
   const drawing = cutting
     ? drawPanel({ stock, cutting }, settings)
     : drawBoard(filledWith(stock, pieces), settings);
-  return storeCutOf({ ...stock, ...drawing }, settings) !== null;
+  return storeCutsOf({ ...stock, ...drawing }, settings, stock.storeCuts) !== null;
 };
 
 /** What the corners of drawn pieces may be rounded by, in ticks. */

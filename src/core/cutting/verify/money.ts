@@ -71,7 +71,16 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
   for (const [name, sum] of Object.entries(sums) as [keyof typeof sums, Minor][])
     if (plan[name] !== sum)
       note(name, `is ${plan[name]}, and the buys come to ${sum} (in the smallest coin)`);
-  const total = sums.goods + sums.tax + sums.trips + sums.shipping;
+  const sawing = plan.layouts.reduce((sum, { source, storeCuts, count }) => {
+    const store =
+      'owned' in source
+        ? undefined
+        : against.stores.find(({ name }) => nameKey(name) === nameKey(source.store));
+    return sum + storeCuts.length * count * (store?.cutFee ?? 0);
+  }, 0);
+  if (plan.sawing !== sawing)
+    note('sawing', `is ${plan.sawing}, and the stores ask ${sawing} for their cuts (in the smallest coin)`);
+  const total = sums.goods + sums.tax + sums.trips + sums.shipping + sawing;
   if (plan.total !== total)
     note('total', `is ${plan.total}, and all sums come to ${total} (in the smallest coin)`);
   if (plan.lowerBound > plan.total) note('lowerBound', 'is above the plan');

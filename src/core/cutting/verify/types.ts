@@ -7,7 +7,7 @@ export type SectionSize = { thickness: Ticks; width: Ticks } | null;
 /** What of a plan is checked; a plan, or what was read from plan.json. Lengths in ticks. */
 export interface PlanToCheck extends Pick<
   Plan,
-  'status' | 'total' | 'lowerBound' | 'goods' | 'tax' | 'trips' | 'shipping'
+  'status' | 'total' | 'lowerBound' | 'goods' | 'tax' | 'trips' | 'shipping' | 'sawing'
 > {
   buys: BuyToCheck[];
   layouts: LayoutToCheck[];
@@ -70,7 +70,10 @@ export interface CheckAgainst {
   prices: PriceRow[];
   owned: OwnedRow[];
   settings: SawSettings;
-  stores: (Pick<StoreTerms, 'name' | 'trip' | 'taxFree' | 'discount' | 'cuts' | 'shipping'> & {
+  stores: (Pick<StoreTerms, 'name' | 'trip' | 'taxFree' | 'discount' | 'shipping'> & {
+    /** Whether it saws what cannot be carried; a number: how many cuts in each. */
+    cuts: boolean | number;
+    cutFee?: Minor;
     taxRate?: number | null;
     /** Goods bought there before, for a shipping threshold. */
     bought?: Minor;

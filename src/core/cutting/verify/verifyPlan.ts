@@ -118,30 +118,32 @@ const isSource = (buy: BuyToCheck, source: { store: string; item: string }, layo
   buy.section === layout.section &&
   (buy.kind !== 'sheet' || buy.width === layout.width);
 
-/** Whether all that is bought goes in the car, sawn once at the store where it must be. */
+/** Whether all that is bought goes in the car, sawn at the store where it must be, and no more often than it saws. */
 const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, note: Note): void => {
-  const most = settings.maxCarryLength?.ticks ?? Infinity;
-  const widest = settings.maxCarryWidth?.ticks ?? Infinity;
-  const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
   for (const layout of plan.layouts) {
-    const { source, length, width, storeCuts } = layout;
+    const { source, kind, length, width, storeCuts } = layout;
+    const own = kind === 'sheet' ? settings.maxCarrySheet : null;
+    const most = (own?.length ?? settings.maxCarryLength)?.ticks ?? Infinity;
+    const widest = (own?.width ?? settings.maxCarryWidth)?.ticks ?? Infinity;
+    const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
     if ('owned' in source || goes(length, width)) continue;
     const store = stores.find(({ name }) => nameKey(name) === nameKey(source.store));
-    const [cut] = storeCuts;
     const kerf = settings.kerf.ticks;
+    const place = `${source.item} of ${source.store}`;
+    const [first] = storeCuts;
+    const isCrosscut = first?.kind === 'crosscut';
+    const ends = [...storeCuts].sort((a, b) => a.at - b.at).map(({ at }) => at);
+    const pieces = [...ends, isCrosscut ? length : width].map(
+      (end, index) => end - (index === 0 ? 0 : (ends[index - 1] ?? 0) + kerf),
+    );
     const fits =
-      cut &&
-      store?.cuts !== false &&
-      (cut.kind === 'crosscut'
-        ? goes(cut.at, width) && goes(length - cut.at - kerf, width)
-        : goes(length, cut.at) && goes(length, width - cut.at - kerf));
-    if (cut && !isClear(cut, layout, kerf))
-      note(`${source.item} of ${source.store}`, 'is sawn at the store through a piece');
-    if (!fits)
-      note(
-        `${source.item} of ${source.store}`,
-        'does not go in the car, and is not sawn at the store so that it would',
-      );
+      first !== undefined &&
+      storeCuts.every(({ kind: way }) => way === first.kind) &&
+      storeCuts.length <= Number(store?.cuts ?? true) &&
+      pieces.every((size) => (isCrosscut ? goes(size, width) : goes(length, size)));
+    for (const cut of storeCuts)
+      if (!isClear(cut, layout, kerf)) note(place, 'is sawn at the store through a piece');
+    if (!fits) note(place, 'does not go in the car, and is not sawn at the store so that it would');
   }
 };
 
