@@ -175,13 +175,18 @@ const aLittleShort = (project: Project): Candidate[] => {
 
 /** What the car forbids: longer boards, larger sheets, brought by someone. */
 const carried = ({ settings }: Project): Candidate[] =>
-  settings.maxCarryLength || settings.maxCarryWidth
+  settings.maxCarryLength || settings.maxCarryWidth || settings.maxCarrySheet
     ? [
         {
           kind: 'carry',
           of: 'carry',
           title: 'Lengths that do not fit the car',
-          changes: [{ type: 'editSettings', fields: { maxCarryLength: null, maxCarryWidth: null } }],
+          changes: [
+            {
+              type: 'editSettings',
+              fields: { maxCarryLength: null, maxCarryWidth: null, maxCarrySheet: null },
+            },
+          ],
           tradeOff: (before, after) =>
             `${capital(buysDifference(before.plan, after.plan))} Someone must bring them.`,
         },

@@ -21,12 +21,16 @@ const boxOf = (outline: Point[]): Box => {
   return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) };
 };
 
-/** Whether every piece of a layout is the part it says, lies on the board, and can be sawn from its neighbours. */
+/**
+ * Whether every piece of a layout is the part it says, lies on the board, and can be sawn from its neighbours. `partsOf` gives
+ * what is wanted by that name, in one length or two; `count` hears which of them each piece can be.
+ */
 export const checkLayout = (
   layout: LayoutToCheck,
-  partOf: (piece: { part: string; group: string }) => Item | undefined,
+  partsOf: (piece: { part: string; group: string }) => Item[],
   against: CheckAgainst,
   note: Note,
+  count: (parts: Item[]) => void,
 ): void => {
   const { settings } = against;
   const size = sizeOf(against, layout);
@@ -35,7 +39,9 @@ export const checkLayout = (
   checkUsable(layout, trim, against, note);
   for (const piece of layout.pieces) {
     const place = `${piece.part} (${piece.group})`;
-    const part = partOf(piece);
+    const parts = fittingOf(partsOf(piece), piece.outline, size);
+    count(parts);
+    const [part] = parts;
     if (!part) {
       note(place, 'is no part of the project');
       continue;
@@ -54,6 +60,13 @@ export const checkLayout = (
   if (layout.kind === 'board' && size && size.width !== layout.width)
     note(layout.section, 'is drawn in another width than it has');
   if (layout.pieces.length > 1) checkApart(layout, settings.kerf.ticks, note);
+};
+
+/** Of what is wanted by one name, what a piece can be: what its outline fits; all, where it fits none. */
+const fittingOf = (parts: Item[], outline: Point[], size: SectionSize): Item[] => {
+  if (parts.length < 2) return parts;
+  const fitting = parts.filter((part) => isOutlineOf(part, outline, size));
+  return fitting.length > 0 ? fitting : parts;
 };
 
 /** Whether pieces keep off the ends that cannot be used: at which end how much is lost is for the saw to find. */

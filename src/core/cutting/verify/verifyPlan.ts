@@ -15,10 +15,12 @@ export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] 
   const problems: Problem[] = [];
   const note: Note = (place, sentence) => problems.push({ code: 'check', place, sentence });
   if (plan.status === 'infeasible') return problems;
-  const parts = new Map(against.parts.map((part) => [keyOf({ part: part.name, group: part.group }), part]));
-  const partOf = (piece: { part: string; group: string }) => parts.get(keyOf(piece));
-  for (const layout of plan.layouts) checkLayout(layout, partOf, against, note);
-  checkMade(plan, against.parts, against, note);
+  const pieces: MadePieces[] = [];
+  const wanted = wantedOf(against.parts);
+  const partsOf = (piece: { part: string; group: string }) => wanted.get(keyOf(piece)) ?? [];
+  for (const layout of plan.layouts)
+    checkLayout(layout, partsOf, against, note, (fitting) => pieces.push({ fitting, count: layout.count }));
+  checkMade(plan, wanted, countMade(pieces), against, note);
   checkSupply(plan, against, note);
   checkCarried(plan, against, note);
   checkMoney(plan, against, note);
@@ -27,13 +29,54 @@ export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] 
 
 const keyOf = ({ part, group }: { part: string; group: string }): string => `${group}\n${part}`;
 
+/** What is cut by name: of a part that was measured when some of it was cut, two lengths; those that are the same as one. */
+const wantedOf = (parts: Item[]): Map<string, Item[]> => {
+  const wanted = new Map<string, Item[]>();
+  for (const part of parts) {
+    if (part.kind === 'hardware') continue;
+    const key = keyOf({ part: part.name, group: part.group });
+    const held = wanted.get(key) ?? [];
+    const same = held.findIndex(({ length, width }) => length === part.length && width === part.width);
+    if (same < 0) held.push(part);
+    else held[same] = { ...part, count: part.count + (held[same]?.count ?? 0) };
+    wanted.set(key, held);
+  }
+  return wanted;
+};
+
+/** So many pieces, and what each of them can be. */
+interface MadePieces {
+  fitting: Item[];
+  count: number;
+}
+
+/** How many there are of each: what can be one thing alone first, then what can be two, where more is wanted. */
+const countMade = (pieces: MadePieces[]): Map<Item, number> => {
+  const made = new Map<Item, number>();
+  const add = (part: Item, count: number) => made.set(part, (made.get(part) ?? 0) + count);
+  for (const { fitting, count } of [...pieces].sort((a, b) => a.fitting.length - b.fitting.length)) {
+    let left = count;
+    for (const part of fitting.slice(0, -1)) {
+      const taken = Math.min(left, Math.max(0, part.count - (made.get(part) ?? 0)));
+      add(part, taken);
+      left -= taken;
+    }
+    const last = fitting.at(-1);
+    if (last) add(last, left);
+  }
+  return made;
+};
+
 /** Whether there are as many pieces of every part as it wants, and no others. */
-const checkMade = (plan: PlanToCheck, parts: Item[], { owned }: CheckAgainst, note: Note): void => {
-  const made = new Map<string, number>();
-  for (const { count, pieces } of plan.layouts)
-    for (const piece of pieces) made.set(keyOf(piece), (made.get(keyOf(piece)) ?? 0) + count);
-  for (const part of parts.filter(({ kind }) => kind !== 'hardware')) {
-    const number = made.get(keyOf({ part: part.name, group: part.group })) ?? 0;
+const checkMade = (
+  plan: PlanToCheck,
+  wantedByName: Map<string, Item[]>,
+  made: Map<Item, number>,
+  { owned, parts }: CheckAgainst,
+  note: Note,
+): void => {
+  for (const part of [...wantedByName.values()].flat()) {
+    const number = made.get(part) ?? 0;
     if (number !== part.count)
       note(`${part.name} (${part.group})`, `${number} are cut, and ${part.count} are needed`);
   }
