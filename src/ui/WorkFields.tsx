@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { parseDecimal, parseMoney, symbol, toMain } from '@/core/units';
 import type { Work } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { ReadField } from './fields';
+import { Choice, ReadField } from './fields';
 
 /** What a blank field means: nothing is told. */
 export const orNone =
@@ -13,6 +13,11 @@ export const orNone =
 /** A sum or number as it is typed; blank where none is told. */
 export const orBlank = (sum: number | null | undefined, currency?: string): string =>
   sum === null || sum === undefined ? '' : String(currency === undefined ? sum : toMain(sum, currency));
+
+const HOURS_FOR: { value: 'each' | 'all'; label: string }[] = [
+  { value: 'each', label: 'For each' },
+  { value: 'all', label: 'For all of them' },
+];
 
 /** Hours, what one counts as, and what is spent beside the ledger. */
 export const WorkFields = ({
@@ -28,16 +33,18 @@ export const WorkFields = ({
 }) => {
   const money = orNone((text) => parseMoney(text, currency));
   const sign = symbol(currency).trim();
+  // Of one it is the same; what is typed then is meant for each, should more be built later.
+  const isEach = work.isHoursEach ?? work.hours === null;
   return (
     <>
       <View style={styles.pair}>
         <View style={styles.grow}>
           <ReadField
-            label={builds > 1 ? 'Hours for all of them' : 'Hours it takes'}
+            label={builds === 1 ? 'Hours it takes' : isEach ? 'Hours for each' : 'Hours for all of them'}
             inputMode="decimal"
             text={orBlank(work.hours)}
             read={orNone(parseDecimal)}
-            onRead={(hours) => onChange({ hours })}
+            onRead={(hours) => onChange({ hours, isHoursEach: isEach || builds === 1 })}
           />
         </View>
         <View style={styles.grow}>
@@ -51,6 +58,14 @@ export const WorkFields = ({
           />
         </View>
       </View>
+      {builds > 1 && work.hours !== null ? (
+        <Choice
+          label="The hours are"
+          value={isEach ? 'each' : 'all'}
+          options={HOURS_FOR}
+          onChange={(meant) => onChange({ isHoursEach: meant === 'each' })}
+        />
+      ) : null}
       <ReadField
         label={`Tools, blades and power for it, ${sign}`}
         inputMode="decimal"

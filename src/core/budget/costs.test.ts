@@ -116,3 +116,15 @@ test('store split: lumber at a yard, steel online, came to 115 where one store a
 test('for several, each bears its share', () => {
   expect(eachOf(1000, { builds: 3 })).toBe(333);
 });
+
+test('hours for each follow the number that is built, hours for all do not; what one hour earns follows', () => {
+  const at = (builds: number, isHoursEach: boolean) => {
+    const work = { hours: 2, rate: 1500, beside: null, isHoursEach, offer: 10_000 };
+    const made: Project = { ...project, builds, work };
+    const costs = costsOf(made, { inPiece: 0, atTill: 1000 * builds });
+    return [costs.labour, pricingAnalysis(made, costs).offer?.anHour];
+  };
+  expect(at(1, true)).toEqual([3000, 4500]);
+  expect(at(3, true)).toEqual([9000, 4500]);
+  expect(at(3, false)).toEqual([3000, 13_500]);
+});

@@ -62,13 +62,17 @@ export const toolCosts = ({ purchases, work }: Pick<Project, 'purchases' | 'work
   })),
 ];
 
+/** The hours for all that is built; null: not told. */
+export const hoursOf = ({ work, builds }: Pick<Project, 'work' | 'builds'>): number | null =>
+  work?.hours === null || work?.hours === undefined ? null : work.hours * (work.isHoursEach ? builds : 1);
+
 /** The three costs of a project from what it uses up and what it comes to at the till. */
 export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor; atTill: Minor }): Costs => {
   const { work, builds } = project;
   const tools = toolCosts(project);
   const travel = Math.round((work?.travel?.distance ?? 0) * (work?.travel?.rate ?? 0));
   const power = Math.round((work?.power?.kilowattHours ?? 0) * (work?.power?.rate ?? 0));
-  const labour = Math.round((work?.hours ?? 0) * (work?.rate ?? 0));
+  const labour = Math.round((hoursOf(project) ?? 0) * (work?.rate ?? 0));
   const otherCosts = work?.beside ?? 0;
   const inLedger = tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
   const counted = tools.reduce((sum, tool) => sum + tool.counted, 0);
@@ -112,7 +116,8 @@ export const pricingAnalysis = (project: Project, costs: Costs): PricingAnalysis
     byMargin: work?.margin === undefined ? null : Math.round(eachOf(costs.allIn, costs) / (1 - work.margin)),
     byMaterials: eachOf(costs.atTill - tools, costs) * TIMES_MATERIALS,
     byReadyMade: cheapest === null ? null : Math.round(cheapest * (1 - (work?.below ?? 0))),
-    offer: work?.offer === undefined || work.offer === null ? null : offered(work.offer, work.hours, costs),
+    offer:
+      work?.offer === undefined || work.offer === null ? null : offered(work.offer, hoursOf(project), costs),
   };
 };
 

@@ -1,4 +1,4 @@
-import { costsOf, eachOf } from '../budget';
+import { costsOf, hoursOf, eachOf } from '../budget';
 import type { Minor } from '../units';
 import type { Project, ReadyMade } from '../project';
 import type { Outcome } from './outcome';
@@ -24,9 +24,9 @@ interface Compared extends ReadyMade {
 
 /** Sums of a project that is built against ready-made prices. Hours and what is beside the till are for all that is built. */
 export const buildOrBuy = (project: Project, outcome: Outcome): BuildOrBuy => {
-  const { builds, work, readyMade = [] } = project;
+  const { builds, readyMade = [] } = project;
   const costs = costsOf(project, outcome);
-  const hours = work?.hours ?? 0;
+  const hours = hoursOf(project) ?? 0;
   const beside = costs.allIn - costs.labour;
   const allIn = eachOf(costs.allIn, costs);
   return {

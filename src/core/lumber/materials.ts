@@ -61,11 +61,38 @@ export const materialOf = (name: string, own: OwnMaterials = NO_OWN): Material =
 
 const byWords = byText((name): Material => {
   const treatment = TREATMENTS.find(({ words }) => words.test(name)) ?? null;
-  const named = SPECIES.find(({ words }) => words.test(name));
+  const named = speciesOf(name);
   const species = named ?? (treatment ? TREATED_SPECIES : USUAL_SPECIES);
   const grade = species.panel ? null : (GRADES.find(({ words }) => words.test(name)) ?? null);
   return describe(name, species, treatment, grade);
 });
+
+/** Words that only sheets have in their names, and those that only sawn wood has. */
+const SHEET_WORDS =
+  /ply|multiplex|block ?board|sheathing|mdf|hdf|osb|strand ?board|particle|chip ?board|fib(?:re|er) ?board|hard ?board|\bsheet/i;
+const SAWN_WORDS =
+  /lumber|timber|stud|board(?!s? sheet)|plank|picket|fence|post|rail|deck|batten|moulding|glued|dimension/i;
+
+/**
+ * The species that a name speaks of: sheets and sawn wood asked apart, and of what is left the one whose words say most of it;
+ * of two that say as much, the one that stands first. Undefined: none.
+ */
+const speciesOf = (name: string): Species | undefined => {
+  const said = SPECIES.flatMap((species) => {
+    const [found = ''] = species.words.exec(name) ?? [];
+    return found === '' ? [] : [{ species, length: found.length }];
+  });
+  const isSheet = SHEET_WORDS.test(name);
+  const isSawn = !isSheet && (SAWN_WORDS.test(name) || said.some(({ species }) => !species.panel));
+  const asked = said.filter(({ species }) =>
+    isSheet ? species.panel !== undefined : !isSawn || species.panel === undefined,
+  );
+  // "Fence panel" names no wood: then what is sawn, of the usual kind.
+  return asked.reduce<(typeof said)[number] | undefined>(
+    (best, one) => (best && best.length >= one.length ? best : one),
+    undefined,
+  )?.species;
+};
 
 const TREATED_NOTE = 'Heavy and wet when new; coated fasteners.';
 

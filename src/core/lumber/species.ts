@@ -1,6 +1,8 @@
+import { HARDWOODS } from './hardwoods';
+
 /**
  * What wood is, apart from what a store calls it: the species, how it was treated, and its grade, each a thing of its
- * own. Words are looked for in a material's name, the first row that matches holds.
+ * own. Words are looked for in a material's name; of the species the one whose words say most of it holds (`speciesOf`).
  */
 
 /** How long heartwood lasts where it gets wet; `treated`: by what was pressed into it. */
@@ -28,11 +30,11 @@ const HANDBOOK =
   'Forest Products Laboratory, Wood Handbook, FPL-GTR-282: density ch. 5, table 5-3; decay ch. 14, table 14-1 (from memory)';
 const PANELS = 'from memory; panels differ by maker';
 
-export const SPECIES: Species[] = [
+const SOFTWOODS_AND_PANELS: Species[] = [
   {
     name: 'fibreboard',
     short: 'fibreboard',
-    words: /mdf|fibre ?board|fiber ?board|hardboard/i,
+    words: /mdf|hdf|fibre ?board|fiber ?board|hard ?board/i,
     density: 0.75,
     decay: 'slight',
     panel: 'fibreboard',
@@ -42,7 +44,7 @@ export const SPECIES: Species[] = [
   {
     name: 'strand or particle board',
     short: 'strand board',
-    words: /osb|particle|chip ?board/i,
+    words: /osb|strand ?board|particle ?(?:board)?|chip ?board/i,
     density: 0.65,
     decay: 'slight',
     panel: 'strand board',
@@ -62,7 +64,7 @@ export const SPECIES: Species[] = [
   {
     name: 'birch plywood',
     short: 'birch ply',
-    words: /birch/i,
+    words: /birch.*(?:ply(?:wood)?|sheet|panel)|ply.*birch/i,
     density: 0.65,
     decay: 'slight',
     panel: 'plywood',
@@ -72,7 +74,7 @@ export const SPECIES: Species[] = [
   {
     name: 'plywood',
     short: 'plain ply',
-    words: /ply|sheet|panel/i,
+    words: /ply(?:wood)?|multiplex|block ?board|sheathing|sheet|panel/i,
     density: 0.55,
     decay: 'slight',
     panel: 'plywood',
@@ -91,7 +93,7 @@ export const SPECIES: Species[] = [
   {
     name: 'western redcedar',
     short: 'cedar',
-    words: /cedar/i,
+    words: /(?:western )?(?:red )?cedar/i,
     density: 0.32,
     decay: 'resistant',
     note: 'Light and soft; fence pickets are its cheap form.',
@@ -100,7 +102,7 @@ export const SPECIES: Species[] = [
   {
     name: 'Douglas-fir',
     short: 'Douglas-fir',
-    words: /douglas/i,
+    words: /douglas(?:[ -]fir)?/i,
     density: 0.48,
     decay: 'moderate',
     note: 'Strong; undried stock checks as it dries.',
@@ -109,7 +111,7 @@ export const SPECIES: Species[] = [
   {
     name: 'larch',
     short: 'larch',
-    words: /larch/i,
+    words: /(?:siberian )?larch/i,
     density: 0.52,
     decay: 'moderate',
     note: 'Hard and heavy; pilot holes near ends.',
@@ -118,7 +120,7 @@ export const SPECIES: Species[] = [
   {
     name: 'southern pine',
     short: 'southern pine',
-    words: /southern|yellow pine/i,
+    words: /southern(?: yellow)?(?: pine)?|yellow pine|syp\b/i,
     density: 0.51,
     decay: 'slight',
     note: 'Strong and heavy.',
@@ -127,7 +129,7 @@ export const SPECIES: Species[] = [
   {
     name: 'pine',
     short: 'pine',
-    words: /pine/i,
+    words: /(?:white |ponderosa |radiata |knotty |scots )?pine/i,
     density: 0.4,
     decay: 'slight',
     note: 'Stains to look dearer; sand it well.',
@@ -136,13 +138,15 @@ export const SPECIES: Species[] = [
   {
     name: 'spruce-pine-fir',
     short: 'spruce',
-    words: /spruce|stud|fir\b|whitewood/i,
+    words: /spruce(?:[ -]pine)?(?:[ -]fir)?|\bs-?p-?f\b|stud|\bfir\b|white ?wood/i,
     density: 0.42,
     decay: 'slight',
     note: 'The cheapest and softest choice.',
     source: HANDBOOK,
   },
 ];
+
+export const SPECIES: Species[] = [...SOFTWOODS_AND_PANELS, ...HARDWOODS];
 
 /** What a name that says nothing is taken for. */
 export const USUAL_SPECIES = SPECIES.find(({ name }) => name === 'spruce-pine-fir') as Species;

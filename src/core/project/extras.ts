@@ -56,15 +56,35 @@ export const surfaceFor = (extra: Extra, project: Project, parts: ResolvedPart[]
     );
 };
 
-/** Where the glued joints of the groups meet: the first piece's width by what it passes into, both in square millimetres. */
+/** Pieces whose lengths differ by less than this share lie along each other; others cross. A rule of thumb. */
+const ALONG = 0.1;
+
+/**
+ * How much of two pieces meets in one joint, in square ticks. On an end: that end. On an edge: so much of the edge as the first
+ * covers. Face to face: all of the smaller face where they lie along each other, as in a lamination; else where they cross.
+ */
+export const contactOf = (joint: Pick<Joint, 'into'>, first: ResolvedPart, second: ResolvedPart): number => {
+  const thick = realThickness(second);
+  if (joint.into === 'end') return thick * Math.min(second.width, first.length);
+  const isAlong =
+    first.id === second.id ||
+    first.kind === 'sheet' ||
+    Math.abs(first.length - second.length) <= ALONG * Math.max(first.length, second.length);
+  const covered = isAlong ? Math.min(longer(first), second.length) : Math.min(first.width, second.length);
+  if (joint.into === 'width') return thick * covered;
+  return covered * (isAlong ? Math.min(shorter(first), second.width) : second.width);
+};
+
+const longer = ({ length, width }: ResolvedPart): number => Math.max(length, width);
+const shorter = ({ length, width }: ResolvedPart): number => Math.min(length, width);
+
+/** Where the glued joints of the groups meet, in square millimetres. */
 const gluedArea = (extra: Extra, project: Project, parts: ResolvedPart[]): SquareMm => {
   const byId = new Map(parts.map((part) => [part.id, part]));
   const glued = (joint: Joint): number => {
     const [first, second] = [byId.get(joint.first), byId.get(joint.second)];
     if (joint.how !== 'nail' || !first || !second) return 0;
-    return (
-      joint.quantity * squareMm(Math.min(first.width, second.width) * Math.min(first.width, second.length))
-    );
+    return joint.quantity * squareMm(contactOf(joint, first, second));
   };
   return (
     project.groups
@@ -102,6 +122,9 @@ export const resolveExtra = (
       : squareMm(value) * times +
         (extra.rule === 'finish' ? surfaceFor(extra, project, parts) : 0) +
         (extra.rule === 'glue' ? gluedArea(extra, project, parts) : 0);
+  // Nothing of it would be bought, without a word.
+  if (extra.rule === 'glue' && once === 0)
+    return fail('joints', `${extra.name}: no glued joint is entered. Add one, or write how much is glued.`);
   const amount = once * extra.coats;
   const fractionalQuantity = amount / covers.value;
   return ok({ amount, count: packsToBuy(fractionalQuantity, 0), fractionalQuantity });

@@ -115,8 +115,10 @@ export interface ReadyMade {
 
 /** What building takes beside what is bought. */
 export interface Work {
-  /** For all that is built; null: not told. */
+  /** For all that is built, or for each; null: not told. */
   hours: number | null;
+  /** The hours are for each that is built, however many. */
+  isHoursEach?: boolean;
   /** Of an hour; null: hours are not counted as a cost. */
   rate: Minor | null;
   /** What is spent on it beside the ledger, and not told below. */
