@@ -9,3 +9,4 @@ export * from './rough';
 export * from './priceOutlier';
 export * from './merge';
 export * from './grid';
+export * from './usualStock';

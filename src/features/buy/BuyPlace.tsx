@@ -35,6 +35,7 @@ import {
 import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
 import { BuyList } from './BuyList';
+import { Unpriced } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { Several } from './Several';
@@ -73,6 +74,8 @@ const Buy = ({ open }: { open: PlannedProject }) => {
     setBought(null);
     notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
   };
+  // What is left to buy says nothing of the whole: by hand too much was bought by then.
+  const isWhole = plan.status !== 'infeasible' && project.purchases.length === 0;
   const form = isAdding ? (
     <AnythingElse open={open} onClose={() => setAdding(false)} />
   ) : bought ? (
@@ -113,14 +116,14 @@ const Buy = ({ open }: { open: PlannedProject }) => {
         <View style={styles.headline}>
           <Text size="title">{formatMoney(money.toBuy, project.currency)} to buy</Text>
           {shown?.status === 'proved' ? (
-            <StatusBadge text="proved cheapest" />
+            <StatusBadge text={plan.problems.length > 0 ? 'proved for the rest' : 'proved cheapest'} />
           ) : shown && doing === null && shown.total > shown.lowerBound ? (
             <StatusBadge text="not proved" tone="plain" />
           ) : null}
         </View>
         {shown ? (
           <Text size="small" tone="soft">
-            {doing === null ? proofWords(shown) : doingWords(shown, doing)}
+            {doing === null ? proofWords(shown, plan.problems) : doingWords(shown, doing)}
           </Text>
         ) : null}
         {failure ? (
@@ -133,7 +136,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
             Stop looking
           </Button>
         ) : null}
-        {shown && plan.status !== 'infeasible' && byHand !== null && byHand > shown.total ? (
+        {shown && isWhole && byHand !== null && byHand > shown.total ? (
           <Text size="small" tone="soft">
             {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - shown.total, project.currency)}.`}
           </Text>
@@ -141,7 +144,8 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       </View>
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
-      {plan.problems.length > 0 ? <Unmade problems={plan.problems} projectId={project.id} /> : null}
+      <Unpriced open={open} problems={plan.problems.filter(({ code }) => code === 'noPrice')} />
+      <Unmade problems={plan.problems.filter(({ code }) => code !== 'noPrice')} projectId={project.id} />
       {isWide ? null : (
         <SegmentedButtons label="Views of the plan" value={view} onChange={setView} options={VIEWS} />
       )}
@@ -183,14 +187,28 @@ const useForAWhile = (isOn: boolean): boolean => {
 };
 
 /** How far the plan is to be trusted, in money. */
-const proofWords = (plan: Plan): string => {
+const proofWords = (plan: Plan, problems: PlanProblem[]): string => {
   const { status, total, lowerBound, currency } = plan;
-  if (total === 0) return 'All that is needed is bought.';
+  const left = leftOutWords(problems);
+  if (total === 0)
+    return left === '' ? 'All that is needed is bought.' : `Nothing else is left to buy${left}.`;
   const terms = proofTerms(plan);
   if (status === 'proved')
-    return `No way to buy and cut it costs less at these prices${terms.length > 0 ? `, among plans ${terms.join(' and ')}` : ''}.`;
-  if (total <= lowerBound) return 'No plan can cost less.';
-  return `At most ${formatMoney(total - lowerBound, currency)} above the best possible.`;
+    return `No way to buy and cut it costs less at these prices${terms.length > 0 ? `, among plans ${terms.join(' and ')}` : ''}${left}.`;
+  if (total <= lowerBound) return `No plan can cost less${left}.`;
+  return `At most ${formatMoney(total - lowerBound, currency)} above the best possible${left}.`;
+};
+
+/** What a plan is without: `, without 3 things that have no price yet`. */
+const leftOutWords = (problems: PlanProblem[]): string => {
+  const unpriced = problems.filter(({ code }) => code === 'noPrice').length;
+  const others = problems.length - unpriced;
+  const things = (count: number) => `${count} ${count === 1 ? 'thing' : 'things'}`;
+  const words = [
+    unpriced > 0 ? `${things(unpriced)} that ${unpriced === 1 ? 'has' : 'have'} no price yet` : '',
+    others > 0 ? `${things(others)} that cannot be made yet` : '',
+  ].filter(Boolean);
+  return words.length > 0 ? `, without ${words.join(' and ')}` : '';
 };
 
 const DOING = {
@@ -206,6 +224,7 @@ const doingWords = ({ total, lowerBound, currency }: Plan, doing: keyof typeof D
 /** What cannot be made, and why. */
 const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: string }) => {
   const colors = useColors();
+  if (problems.length === 0) return null;
   return (
     <View role="region" aria-label="Cannot be made yet">
       <SectionHeader

@@ -8,7 +8,7 @@ import {
   type LengthUnit,
 } from '@/core/units';
 import { isDate, withUnit } from '@/core/io';
-import { amountOf, piecesByWeight, type Need } from '@/core/pricing';
+import { amountOf, piecesByWeight, USUAL_SHEET, usualLength, type Need } from '@/core/pricing';
 import {
   itemName,
   type Item,
@@ -94,22 +94,11 @@ export const draftForNeed = (
     need.kind === 'hardware'
       ? ''
       : need.kind === 'sheet'
-        ? unit === 'in'
-          ? '96in'
-          : '2440mm'
-        : stockFor(need.longest, unit),
-  width: need.kind === 'sheet' ? (unit === 'in' ? '48in' : '1220mm') : '',
+        ? USUAL_SHEET[unit].length
+        : usualLength(need.longest, unit),
+  width: need.kind === 'sheet' ? USUAL_SHEET[unit].width : '',
   unit: need.kind === 'hardware' ? 'pack' : 'each',
 });
-
-/** The shortest usual length that holds a piece: framing lengths are 8 to 20 ft by 2 ft, metric 1.8 to 6.0 m by 0.3 m. */
-const stockFor = (longest: number, unit: LengthUnit): string => {
-  if (unit === 'in') {
-    const feet = Math.max(8, Math.ceil(longest / 97536 / 2) * 2);
-    return `${feet}ft`;
-  }
-  return `${Math.max(6, Math.ceil(longest / 96000)) * 300}mm`;
-};
 
 export const draftOfPrice = (seen: Price, unit: LengthUnit): PriceDraft => ({
   id: seen.id,

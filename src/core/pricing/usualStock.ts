@@ -1,0 +1,38 @@
+import { TICKS_PER_FOOT, TICKS_PER_MM, parseLength, type LengthUnit, type Ticks } from '../units';
+import { itemName, type Item, type Measure } from '../project';
+import type { Need } from './needs';
+
+/** The shortest usual length that holds a piece: framing lengths are 8 to 20 ft by 2 ft, metric 1.8 to 6.0 m by 0.3 m. */
+export const usualLength = (longest: Ticks, unit: LengthUnit): string =>
+  unit === 'in'
+    ? `${Math.max(8, Math.ceil(longest / TICKS_PER_FOOT / 2) * 2)}ft`
+    : `${Math.max(6, Math.ceil(longest / (300 * TICKS_PER_MM))) * 300}mm`;
+
+const measured = (text: string, unit: LengthUnit): Measure => {
+  const read = parseLength(text, unit);
+  return { text, ticks: read.ok ? read.value : 0 };
+};
+
+/** A whole sheet, as it is usually sold. */
+export const USUAL_SHEET: Record<LengthUnit, { length: string; width: string }> = {
+  in: { length: '96in', width: '48in' },
+  mm: { length: '2440mm', width: '1220mm' },
+};
+
+/** What a need is usually sold as: one board that holds its longest part, one sheet, one of the item. Null: no material is named. */
+export const usualItem = (need: Need, unit: LengthUnit): Item | null => {
+  const bare = { kind: need.kind, section: '', length: null, width: null, material: '' };
+  if (need.kind === 'hardware') return { ...bare, name: need.name };
+  const [material] = need.materials;
+  if (material === undefined) return null;
+  const sheet = USUAL_SHEET[unit];
+  const item: Item = {
+    ...bare,
+    name: '',
+    section: need.name,
+    material,
+    length: measured(need.kind === 'sheet' ? sheet.length : usualLength(need.longest, unit), unit),
+    width: need.kind === 'sheet' ? measured(sheet.width, unit) : null,
+  };
+  return { ...item, name: itemName(item) };
+};

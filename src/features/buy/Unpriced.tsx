@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { parseTag, symbol } from '@/core/units';
+import type { PlanProblem } from '@/core/plan';
+import { needsOf, usualItem, type Need } from '@/core/pricing';
+import { emptyStore, resolve, type Item, type Price } from '@/core/project';
+import { newId, today, type OpenProject } from '@/hooks';
+import { Button, Row, SectionHeader, Select, Text, TextField } from '@/ui';
+
+interface Props {
+  open: OpenProject;
+  /** Those for want of a price. */
+  problems: PlanProblem[];
+}
+
+/** What has no price yet, each with a field for what its tag says; all else is planned without it. */
+export const Unpriced = ({ open, problems }: Props) => {
+  const { project, book, dispatch } = open;
+  const ids = new Set(problems.flatMap(({ partIds }) => partIds));
+  const parts = resolve(project, book.materials).parts.filter(({ id }) => ids.has(id));
+  const needs = needsOf(parts, []);
+  const stores = Object.values(book.stores).filter(
+    ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
+  );
+  const [chosen, setChosen] = useState<string | null>(null);
+  const storeId = stores.some(({ id }) => id === chosen) ? chosen : (lastStore(open, stores) ?? null);
+  const save = (item: Item, price: number) => {
+    const store = storeId === null ? emptyStore(newId(), 'My store', project.currency) : null;
+    const seen: Price = {
+      id: newId(),
+      storeId: store?.id ?? storeId ?? '',
+      item,
+      price,
+      unit: 'each',
+      pack: 1,
+      minQty: 1,
+      available: null,
+      date: today(),
+      source: 'typed',
+      note: '',
+    };
+    dispatch({ type: 'putPrices', prices: [seen], stores: store ? [store] : [] });
+  };
+  if (needs.length === 0) return null;
+  return (
+    <View role="region" aria-label="No price yet">
+      <SectionHeader
+        title="No price yet"
+        note={`${needs.length} ${needs.length === 1 ? 'thing' : 'things'}, not in the sums`}
+        tone="bad"
+      />
+      {stores.length > 1 ? (
+        <View style={styles.store}>
+          <Select
+            label="Seen at"
+            value={storeId ?? ''}
+            options={stores.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={setChosen}
+          />
+        </View>
+      ) : null}
+      {needs.map((need) => (
+        <Line key={need.key} need={need} open={open} onPrice={save} />
+      ))}
+    </View>
+  );
+};
+
+/** The store whose price was typed last; else the first. */
+const lastStore = ({ book }: OpenProject, stores: { id: string }[]): string | undefined => {
+  const ids = new Set(stores.map(({ id }) => id));
+  const last = Object.values(book.prices)
+    .filter((price) => price.source === 'typed' && ids.has(price.storeId))
+    .reduce<Price | null>((a, b) => (!a || (b.date ?? '') >= (a.date ?? '') ? b : a), null);
+  return last?.storeId ?? stores[0]?.id;
+};
+
+const Line = ({
+  need,
+  open,
+  onPrice,
+}: {
+  need: Need;
+  open: OpenProject;
+  onPrice: (item: Item, price: number) => void;
+}) => {
+  const { unit, currency } = open.project;
+  const [text, setText] = useState('');
+  const item = usualItem(need, unit);
+  const read = parseTag(text);
+  const save = () => {
+    if (item && read.ok && read.value > 0) onPrice(item, read.value);
+  };
+  const what = [need.name, need.materials.join(' or ')].filter(Boolean).join(' ');
+  return (
+    <Row style={styles.row}>
+      <Text>{`${need.count} × ${what}`}</Text>
+      {item ? (
+        <View style={styles.price}>
+          <View style={styles.grow}>
+            <TextField
+              label={`${item.name}: price of one, ${symbol(currency).trim()}`}
+              value={text}
+              onChange={setText}
+              inputMode="decimal"
+              onSubmitEditing={save}
+              error={text !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            />
+          </View>
+          <Button mode="outlined" onPress={save} disabled={!read.ok || read.value <= 0}>
+            Save
+          </Button>
+        </View>
+      ) : (
+        <Text size="small" tone="soft">
+          Say under Parts what it may be made of, or enter a price under Prices.
+        </Text>
+      )}
+    </Row>
+  );
+};
+
+const styles = StyleSheet.create({
+  store: { paddingHorizontal: 16, paddingTop: 8, flexDirection: 'row' },
+  row: { paddingHorizontal: 16, paddingVertical: 10, gap: 4 },
+  price: { flexDirection: 'row', gap: 8, alignItems: 'center' },
+  grow: { flex: 1 },
+});
