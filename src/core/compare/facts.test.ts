@@ -3,9 +3,11 @@ import loadHighs from 'highs';
 import { projectMoney } from '../budget';
 import { fromInches } from '../units';
 import { planInput, type Plan } from '../plan';
-import { bestPlan, solverOf, type Highs, type Solver } from '../plan/planner';
+import { bestPlan, firstPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import { fromCsv, type Case } from '../testing';
+import { unfitInPlan } from './fit';
+import { hazardContext } from './hazardContext';
 import { buildOrBuy, outcomeOf, proposalsFor, unitRankings, waysToSave, type Outcome, type Saving } from '.';
 
 let solver: Solver;
@@ -210,4 +212,36 @@ test('a cheaper grade brings its spare boards into the price', () => {
   });
   const outcome = outcomeOf(given.project, given.book, planOf(given.project, given.book));
   expect(outcome?.boards).toBe(10);
+});
+
+test('what the plan makes of a wood that rots where it stands is told; what it merely might be made of is not', () => {
+  const given = fromCsv({
+    parts: 'part,qty,section,length,material\nPost,2,4x4,60,pine|cedar',
+    prices: "store,section,length,material,price\nYard,4x4,8',pine,9\nYard,4x4,8',cedar,20",
+  });
+  const groups = given.project.groups.map((group) => ({ ...group, exposure: 'ground' as const }));
+  const project = { ...given.project, groups };
+  const plan = firstPlan(planInput(project, given.book));
+  expect(unfitInPlan(project, given.book, plan).map(({ material }) => material)).toEqual(['pine']);
+  const book = {
+    ...given.book,
+    prices: Object.fromEntries(
+      Object.entries(given.book.prices).filter(([, { item }]) => item.material === 'cedar'),
+    ),
+  };
+  expect(unfitInPlan(project, book, firstPlan(planInput(project, book)))).toEqual([]);
+});
+
+test('tall is what is tall and shallow: a bookcase, not a bed or a bench', () => {
+  const tall = (parts: string): number => {
+    const { project, book } = fromCsv({
+      parts: `part,qty,section,length,width,kind\n${parts}`,
+      prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
+    });
+    const groups = project.groups.map((group) => ({ ...group, exposure: 'indoors' as const }));
+    return hazardContext({ ...project, groups }, book, null).tall;
+  };
+  expect(tall('Side,2,3/4in,72,11,sheet\nShelf,5,3/4in,30,11,sheet')).toBeCloseTo(72 * 25.4);
+  expect(tall('Post,4,4x4,36,,board\nSide rail,2,2x6,80,,board\nEnd rail,2,2x6,54,,board')).toBe(0);
+  expect(tall('Leg,4,2x4,39,,board\nLong rail,2,2x4,40,,board\nShort rail,2,2x4,18,,board')).toBe(0);
 });

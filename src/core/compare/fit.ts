@@ -18,6 +18,7 @@ import {
   type OwnMaterials,
   type Setting,
 } from '../lumber';
+import type { Plan } from '../plan';
 import type { Check } from '../takeoff';
 import { materialsOnSale, offersFor, sizeKey } from './onSale';
 
@@ -85,6 +86,33 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
     });
   });
   return found.sort((a, b) => rankOf(b.verdict) - rankOf(a.verdict));
+};
+
+/** What a plan makes of a material that is not fit where it stands, a finish aside; those that its parts merely may be of are not meant. */
+export const unfitInPlan = (project: Project, book: Book, plan: Plan): Unfit[] => {
+  const cut = new Map<string, Set<string>>();
+  for (const { material, pieces } of plan.layouts)
+    for (const { group } of pieces)
+      cut.set(nameKey(material), (cut.get(nameKey(material)) ?? new Set<string>()).add(group));
+  const planned = {
+    ...project,
+    groups: project.groups.map((group) => ({
+      ...group,
+      options: group.options.map((option) => ({
+        ...option,
+        parts: option.parts.map((part) => ({ ...part, materials: cutOf(part.id, plan) ?? part.materials })),
+      })),
+    })),
+  };
+  return unfitIn(planned, book).filter(
+    ({ verdict, material, group }) => verdict === 'unfit' && cut.get(nameKey(material))?.has(group),
+  );
+};
+
+/** The materials of which a plan makes a part; null: it makes none of it. */
+const cutOf = (partId: string, { layouts }: Plan): string[] | null => {
+  const made = layouts.filter(({ pieces }) => pieces.some((piece) => piece.partId === partId));
+  return made.length === 0 ? null : [...new Set(made.map(({ material }) => material))];
 };
 
 /** The materials that every size of some parts is sold in, in the order of the first. */

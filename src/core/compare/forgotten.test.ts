@@ -1,7 +1,7 @@
 import { hardwareItem } from '../budget';
 import { planInput } from '../plan';
 import { firstPlan } from '../plan/planner';
-import { emptyExtra, type Book, type Joint, type Project } from '../project';
+import { measure, emptyExtra, type Book, type Joint, type Project } from '../project';
 import { fromCsv } from '../testing';
 import { forgottenIn } from '.';
 
@@ -12,7 +12,7 @@ const given = (
   parts = '',
 ) => {
   const { project, book } = fromCsv({
-    parts: `part,qty,section,length,kind,item,width\nRail,2,2x4,40,,,\nPost,2,2x4,30,,,\n${parts}`,
+    parts: `part,qty,section,length,kind,item,width\nRail,2,2x4,40,,,\nPost,2,2x4,60,,,\n${parts}`,
     prices: `store,section,length,material,price,kind,item,width\nYard,2x4,8',${material},4,,,\nYard,,,,6,hardware,plain screw 3 in,\nYard,,,,7,hardware,coated screw 3 in,\nYard,,,,24,hardware,exterior stain 1 gallon,\nYard,,,,3,hardware,sandpaper pack,\nYard,3/4in,8',ply,41,sheet,,4'`,
   });
   const joints = (rail: string, post: string): Joint[] =>
@@ -166,4 +166,20 @@ test('what is dismissed is not asked for again', () => {
   expect(forgottenIn(after, book, firstPlan(planInput(after, book))).map(({ id }) => id)).not.toContain(
     first?.id,
   );
+});
+
+test('short posts stand on the ground or inside a box: no concrete is asked for', () => {
+  const { project, book } = given('treated', 'ground', 'through');
+  const short = {
+    ...project,
+    groups: project.groups.map((group) => ({
+      ...group,
+      options: group.options.map((option) => ({
+        ...option,
+        parts: option.parts.map((part) => ({ ...part, length: measure('20', 'in') })),
+      })),
+    })),
+  };
+  expect(idsOf(project, book)).toContain('concrete');
+  expect(idsOf(short, book)).not.toContain('concrete');
 });

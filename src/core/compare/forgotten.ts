@@ -1,3 +1,4 @@
+import { toMm } from '../units';
 import { currentOffers, type Offer } from '../pricing';
 import { shownPlan, type Plan } from '../plan';
 import {
@@ -204,11 +205,16 @@ const rips = ({ plan }: Facts) =>
   (plan?.layouts ?? []).some(
     (layout) => layout.kind === 'board' && layout.cuts.some((cut) => cut.kind === 'rip'),
   );
+/** Shorter posts stand on the ground, or inside a box: rule of thumb (4 ft), in millimetres. */
+const LONG_POST = 1200;
+
 const postsInGround = ({ groups }: Facts) =>
   groups.some(
     (group) =>
       group.exposure === 'ground' &&
-      (chosenOption(group)?.parts ?? []).some(({ name }) => /\bposts?\b/i.test(name)),
+      (chosenOption(group)?.parts ?? []).some(
+        ({ name, length }) => /\bposts?\b/i.test(name) && toMm(length?.ticks ?? 0) >= LONG_POST,
+      ),
   );
 
 const RULES: Rule[] = [

@@ -1,7 +1,7 @@
 import { toMm } from '../units';
 import { heaviestCarried } from '../takeoff';
 import { shownPlan, sidesOf, thicknessOf, type Layout, type Plan } from '../plan';
-import { chosenOption, madeNow, type Book, type Project } from '../project';
+import { chosenOption, madeNow, type Book, type Part, type Project } from '../project';
 import { carriesPeople, isTreated, materialOf, standsByHeat, type HazardContext } from '../lumber';
 
 /** Longer than this does not lie in most cars, in millimetres: rule of thumb (8 ft). */
@@ -37,16 +37,31 @@ export const hazardContext = (project: Project, book: Book, plan: Plan | null): 
 
 const whole = (layout: Layout) => ({ ...layout, name: layout.section, thickness: thicknessOf(layout) });
 
-/** Words for what stands upright. */
+/** Words for what stands upright, for what lies, and for what closes a side. */
 const UPRIGHT = /upright|side|stile|post|leg|stud|gable/i;
+const LYING = /rail|apron|slat|batten|shel(?:f|ves)|top|bottom|seat|floor|bearer/i;
+const CLOSING = /back|door|panel|lid/i;
+/** What is at least so many times as tall as it is deep tips: rule of thumb. */
+const SHALLOW = 2.5;
 
-/** How tall it stands indoors, in millimetres, by its longest upright part; zero outdoors. */
-const tallest = (project: Project): number =>
-  Math.max(
-    0,
-    ...madeNow(project)
-      .filter(({ exposure }) => exposure === 'indoors' || exposure === 'damp')
-      .flatMap((group) => chosenOption(group)?.parts ?? [])
-      .filter(({ name, kind, role = '' }) => kind !== 'hardware' && UPRIGHT.test(`${name} ${role}`))
-      .map(({ length }) => toMm(length?.ticks ?? 0)),
-  );
+/** How tall it stands indoors, in millimetres, by its longest upright part; zero outdoors, and where it stands on a broad foot. */
+const tallest = (project: Project): number => {
+  const parts = madeNow(project)
+    .filter(({ exposure }) => exposure === 'indoors' || exposure === 'damp')
+    .flatMap((group) => chosenOption(group)?.parts ?? [])
+    .filter(({ kind }) => kind !== 'hardware');
+  const called = ({ name, role = '' }: Part) => `${name} ${role}`;
+  const isUpright = (part: Part) => UPRIGHT.test(called(part)) && !LYING.test(called(part));
+  const mm = (measure: Part['length']) => toMm(measure?.ticks ?? 0);
+  const height = Math.max(0, ...parts.filter(isUpright).map(({ length }) => mm(length)));
+  const lying = parts.filter((part) => !isUpright(part) && !CLOSING.test(called(part)));
+  return height >= SHALLOW * depthOf(lying.flatMap(({ length, width }) => [mm(length), mm(width)]))
+    ? height
+    : 0;
+};
+
+/** How deep it is: of the measures of what lies in it the longest that is clearly less than the longest; zero: not known. */
+const depthOf = (measures: number[]): number => {
+  const longest = Math.max(0, ...measures);
+  return Math.max(0, ...measures.filter((measure) => measure < 0.9 * longest));
+};

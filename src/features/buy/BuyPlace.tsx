@@ -35,6 +35,7 @@ import {
 import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
 import { BuyList } from './BuyList';
+import { NotFit } from './NotFit';
 import { Unpriced } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
@@ -142,6 +143,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
           </Text>
         ) : null}
       </View>
+      {shown ? <NotFit open={open} plan={shown} /> : null}
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
       <Unpriced open={open} problems={plan.problems.filter(({ code }) => code === 'noPrice')} />

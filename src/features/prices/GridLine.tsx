@@ -2,7 +2,7 @@ import { asCompared, type GridRow, type Offer } from '@/core/pricing';
 import type { Store } from '@/core/project';
 import { TableCell, TableName, TableRow, type CellText } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { ageOf, cents, trendWords } from './words';
+import { lowestBy, ageOf, cents, trendWords } from './words';
 
 interface Props {
   row: GridRow;
@@ -44,7 +44,7 @@ const Cell = ({ row, store, desk, onOpen }: Omit<Props, 'stores'> & { store: Sto
   const warning = isOut ? 'out of stock' : age.isOld ? 'old' : '';
   const label = [
     `${row.name} at ${store.name}: ${price}`,
-    isCheapest ? 'cheapest' : '',
+    isCheapest ? lowestBy(offer, desk.unit) : '',
     age.text,
     isOut ? warning : '',
   ]

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { asCompared, seriesOf, type Offer } from '@/core/pricing';
 import { Row, StatusBadge, TrendLine, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { ageOf, asSold, cents, trendWords } from './words';
+import { ageOf, asSold, cents, lowestBy, trendWords } from './words';
 
 interface Props {
   title: string;
@@ -20,6 +20,7 @@ export const OfferLine = ({ title, subtitle, offer, desk, isCheapest, onOpen }: 
   if (!tier) return null;
   const sold = offer.tiers.map(({ price }) => asSold(price, desk.currency)).join(', ');
   const age = ageOf(offer, desk);
+  const isInPlan = desk.inPlan.has(offer.key);
   const trend = trendWords(offer, desk);
   const series = trend === '' ? [] : seriesOf(offer, desk.book);
   return (
@@ -32,7 +33,8 @@ export const OfferLine = ({ title, subtitle, offer, desk, isCheapest, onOpen }: 
         <View style={styles.grow}>
           <View style={styles.head}>
             <Text>{title}</Text>
-            {isCheapest ? <StatusBadge text="cheapest" /> : null}
+            {isInPlan ? <StatusBadge text="in the plan" /> : null}
+            {isCheapest ? <StatusBadge text={lowestBy(offer, desk.unit)} tone="plain" /> : null}
             {offer.available === 0 ? <StatusBadge text="out of stock" tone="bad" /> : null}
           </View>
           <Text size="small" tone="soft">

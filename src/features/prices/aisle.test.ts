@@ -28,6 +28,7 @@ const deskOf = (held: Book): PriceBookView => {
     stores: Object.values(held.stores),
     offers,
     needs: needsOf(resolve(project).parts, offers),
+    inPlan: new Set(),
     dispatch: () => {},
     undo: () => {},
   };

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@/core/units';
 import { currentOffers, needsOf, withDressed, type Need, type Offer } from '@/core/pricing';
+import { shownPlan } from '@/core/plan';
 import { resolve, type Book, type PlanSettings, type Project, type Store, toolsOf } from '@/core/project';
 import {
   STALE_AFTER,
@@ -9,6 +10,7 @@ import {
   useProject,
   useProjects,
   useSettings,
+  useSnapshot,
   useToday,
 } from '@/hooks';
 
@@ -31,6 +33,8 @@ export interface PriceBookView {
   /** At those stores. */
   offers: Offer[];
   needs: Need[];
+  /** Keys of the offers that the plan of the project buys; empty without a project. */
+  inPlan: ReadonlySet<string>;
   /** Changes the price book and, where there is one, the project. */
   dispatch: Dispatch;
   undo: () => void;
@@ -57,6 +61,11 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
         : (records ?? []).map((record) => record.project).filter((other) => other.currency === currency),
     [project, records, currency],
   );
+  const plan = useSnapshot(projectId ?? '')?.plan;
+  const inPlan = useMemo(
+    () => new Set(shownPlan(plan ?? null)?.buys.map(({ offerKey }) => offerKey)),
+    [plan],
+  );
   const derived = useMemo(() => (book ? derive(book, projects, currency) : null), [book, projects, currency]);
   if (!whole || !book || !derived || !all) return null;
   if (projectId !== null && !open) return open;
@@ -72,6 +81,7 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     staleAfter: settings.staleAfter ?? STALE_AFTER,
     today: day,
     ...derived,
+    inPlan,
     dispatch: open ? open.dispatch : whole.dispatch,
     undo: open ? open.undo : whole.undo,
   };

@@ -1,5 +1,22 @@
-import { formatDay, formatMoney, formatTag, percentText, toMinor, type Micros } from '@/core/units';
-import { daysBetween, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/pricing';
+import {
+  formatDay,
+  formatMoney,
+  formatTag,
+  percentText,
+  toMinor,
+  type LengthUnit,
+  type Micros,
+} from '@/core/units';
+import {
+  comparedBy,
+  daysBetween,
+  isStale,
+  knownOn,
+  newestOf,
+  trendOf,
+  UNIT_WORDS,
+  type Offer,
+} from '@/core/pricing';
 import { taxAt } from '@/core/plan';
 import type { Price, Store, StoreKind } from '@/core/project';
 import type { PriceBookView } from './priceBookView';
@@ -92,3 +109,7 @@ export const pocketWords = (offer: Offer, { book, terms }: Pick<PriceBookView, '
 
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;
+
+/** By what an offer is the lowest: `lowest a foot`. What the plan buys may be another, for its length or its store. */
+export const lowestBy = ({ item }: Offer, unit: LengthUnit): string =>
+  `lowest ${UNIT_WORDS[comparedBy(item.kind, unit)]}`;
