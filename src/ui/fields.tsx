@@ -14,6 +14,8 @@ export interface TextFieldProps extends Pick<
   'inputMode' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline' | 'numberOfLines'
 > {
   label: string;
+  /** What is written on a narrow field; the label is read aloud whole. */
+  shownLabel?: string;
   value: string;
   onChange: (text: string) => void;
   /** A sentence under the field, in red. */
@@ -24,13 +26,22 @@ export interface TextFieldProps extends Pick<
 }
 
 /** A line of text with its label, and under it what is wrong or what it comes to. */
-export const TextField = ({ label, value, onChange, error, help, pad, ...rest }: TextFieldProps) => {
+export const TextField = ({
+  label,
+  shownLabel,
+  value,
+  onChange,
+  error,
+  help,
+  pad,
+  ...rest
+}: TextFieldProps) => {
   const keypad = usePad(pad, onChange);
   return (
     <View>
       <TextInput
         mode="outlined"
-        label={label}
+        label={shownLabel ?? label}
         aria-label={label}
         accessibilityLabel={label}
         value={value}

@@ -36,7 +36,7 @@ import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
-import { Unpriced } from './Unpriced';
+import { Unpriced, unpricedNeeds } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { Several } from './Several';
@@ -76,6 +76,8 @@ const Buy = ({ open }: { open: PlannedProject }) => {
     notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
   };
   // What is left to buy says nothing of the whole: by hand too much was bought by then.
+  const unpriced = useMemo(() => unpricedNeeds({ project, book }, plan.problems), [project, book, plan]);
+  const others = plan.problems.filter(({ code }) => code !== 'noPrice');
   const isWhole = plan.status !== 'infeasible' && project.purchases.length === 0;
   const form = isAdding ? (
     <AnythingElse open={open} onClose={() => setAdding(false)} />
@@ -124,7 +126,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
         </View>
         {shown ? (
           <Text size="small" tone="soft">
-            {doing === null ? proofWords(shown, plan.problems) : doingWords(shown, doing)}
+            {doing === null ? proofWords(shown, unpriced.length, others.length) : doingWords(shown, doing)}
           </Text>
         ) : null}
         {failure ? (
@@ -146,8 +148,8 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       {shown ? <NotFit open={open} plan={shown} /> : null}
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
-      <Unpriced open={open} problems={plan.problems.filter(({ code }) => code === 'noPrice')} />
-      <Unmade problems={plan.problems.filter(({ code }) => code !== 'noPrice')} projectId={project.id} />
+      <Unpriced open={open} needs={unpriced} />
+      <Unmade problems={others} projectId={project.id} />
       {isWide ? null : (
         <SegmentedButtons label="Views of the plan" value={view} onChange={setView} options={VIEWS} />
       )}
@@ -189,9 +191,9 @@ const useForAWhile = (isOn: boolean): boolean => {
 };
 
 /** How far the plan is to be trusted, in money. */
-const proofWords = (plan: Plan, problems: PlanProblem[]): string => {
+const proofWords = (plan: Plan, unpriced: number, others: number): string => {
   const { status, total, lowerBound, currency } = plan;
-  const left = leftOutWords(problems);
+  const left = leftOutWords(unpriced, others);
   if (total === 0)
     return left === '' ? 'All that is needed is bought.' : `Nothing else is left to buy${left}.`;
   const terms = proofTerms(plan);
@@ -202,9 +204,7 @@ const proofWords = (plan: Plan, problems: PlanProblem[]): string => {
 };
 
 /** What a plan is without: `, without 3 things that have no price yet`. */
-const leftOutWords = (problems: PlanProblem[]): string => {
-  const unpriced = problems.filter(({ code }) => code === 'noPrice').length;
-  const others = problems.length - unpriced;
+const leftOutWords = (unpriced: number, others: number): string => {
   const things = (count: number) => `${count} ${count === 1 ? 'thing' : 'things'}`;
   const words = [
     unpriced > 0 ? `${things(unpriced)} that ${unpriced === 1 ? 'has' : 'have'} no price yet` : '',

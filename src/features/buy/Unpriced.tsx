@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { parseTag, symbol } from '@/core/units';
+import { parseCount, parseTag, symbol } from '@/core/units';
 import type { PlanProblem } from '@/core/plan';
 import { needsOf, usualItem, type Need } from '@/core/pricing';
 import { emptyStore, resolve, type Item, type Price } from '@/core/project';
@@ -9,30 +9,38 @@ import { Button, Row, SectionHeader, Select, Text, TextField } from '@/ui';
 
 interface Props {
   open: OpenProject;
-  /** Those for want of a price. */
-  problems: PlanProblem[];
+  needs: Need[];
 }
 
+/** What is to be bought and has no price: parts of one kind and material are one thing. */
+export const unpricedNeeds = (
+  { project, book }: Pick<OpenProject, 'project' | 'book'>,
+  problems: PlanProblem[],
+): Need[] => {
+  const ids = new Set(problems.flatMap(({ code, partIds }) => (code === 'noPrice' ? partIds : [])));
+  return needsOf(
+    resolve(project, book.materials).parts.filter(({ id }) => ids.has(id)),
+    [],
+  );
+};
+
 /** What has no price yet, each with a field for what its tag says; all else is planned without it. */
-export const Unpriced = ({ open, problems }: Props) => {
+export const Unpriced = ({ open, needs }: Props) => {
   const { project, book, dispatch } = open;
-  const ids = new Set(problems.flatMap(({ partIds }) => partIds));
-  const parts = resolve(project, book.materials).parts.filter(({ id }) => ids.has(id));
-  const needs = needsOf(parts, []);
   const stores = Object.values(book.stores).filter(
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
   );
   const [chosen, setChosen] = useState<string | null>(null);
   const storeId = stores.some(({ id }) => id === chosen) ? chosen : (lastStore(open, stores) ?? null);
-  const save = (item: Item, price: number) => {
+  const save = (item: Item, price: number, pack: number) => {
     const store = storeId === null ? emptyStore(newId(), 'My store', project.currency) : null;
     const seen: Price = {
       id: newId(),
       storeId: store?.id ?? storeId ?? '',
       item,
       price,
-      unit: 'each',
-      pack: 1,
+      unit: item.kind === 'hardware' ? 'pack' : 'each',
+      pack,
       minQty: 1,
       available: null,
       date: today(),
@@ -82,14 +90,17 @@ const Line = ({
 }: {
   need: Need;
   open: OpenProject;
-  onPrice: (item: Item, price: number) => void;
+  onPrice: (item: Item, price: number, pack: number) => void;
 }) => {
   const { unit, currency } = open.project;
   const [text, setText] = useState('');
   const item = usualItem(need, unit);
+  const [pieces, setPieces] = useState('1');
   const read = parseTag(text);
+  const pack = parseCount(pieces);
+  const isReady = read.ok && read.value > 0 && pack.ok;
   const save = () => {
-    if (item && read.ok && read.value > 0) onPrice(item, read.value);
+    if (item && isReady) onPrice(item, read.value, pack.value);
   };
   const what = [need.name, need.materials.join(' or ')].filter(Boolean).join(' ');
   return (
@@ -99,7 +110,10 @@ const Line = ({
         <View style={styles.price}>
           <View style={styles.grow}>
             <TextField
-              label={`${item.name}: price of one, ${symbol(currency).trim()}`}
+              label={`${item.name}: price on the tag, ${symbol(currency).trim()}`}
+              shownLabel={
+                need.kind === 'hardware' ? `price on the tag, ${symbol(currency).trim()}` : undefined
+              }
               value={text}
               onChange={setText}
               inputMode="decimal"
@@ -107,7 +121,20 @@ const Line = ({
               error={text !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
             />
           </View>
-          <Button mode="outlined" onPress={save} disabled={!read.ok || read.value <= 0}>
+          {need.kind === 'hardware' ? (
+            <View style={styles.pieces}>
+              <TextField
+                label={`${item.name}: pieces it brings`}
+                shownLabel="brings"
+                value={pieces}
+                onChange={setPieces}
+                inputMode="numeric"
+                onSubmitEditing={save}
+                error={pieces !== '' && !pack.ok ? (pack.problems[0]?.sentence ?? null) : null}
+              />
+            </View>
+          ) : null}
+          <Button mode="outlined" onPress={save} disabled={!isReady}>
             Save
           </Button>
         </View>
@@ -125,4 +152,5 @@ const styles = StyleSheet.create({
   row: { paddingHorizontal: 16, paddingVertical: 10, gap: 4 },
   price: { flexDirection: 'row', gap: 8, alignItems: 'center' },
   grow: { flex: 1 },
+  pieces: { width: 88 },
 });
