@@ -1,4 +1,4 @@
-import type { Species } from './species';
+import type { Species } from './speciesTypes';
 
 const HANDBOOK =
   'Forest Products Laboratory, Wood Handbook, FPL-GTR-282: density ch. 5, tables 5-3 and 5-5; decay ch. 14, table 14-1 (from memory)';

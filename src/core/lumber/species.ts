@@ -1,30 +1,12 @@
 import { HARDWOODS } from './hardwoods';
+import type { Species } from './speciesTypes';
 
 /**
  * What wood is, apart from what a store calls it: the species, how it was treated, and its grade, each a thing of its
  * own. Words are looked for in a material's name; of the species the one whose words say most of it holds (`speciesOf`).
  */
 
-/** How long heartwood lasts where it gets wet; `treated`: by what was pressed into it. */
-export type Decay = 'slight' | 'moderate' | 'resistant' | 'treated';
-
-/** What a sheet is made of: it decides what water does to it. */
-export type Panel = 'plywood' | 'outdoor plywood' | 'fibreboard' | 'strand board';
-
-export interface Species {
-  name: string;
-  /** One or two words for it. */
-  short: string;
-  words: RegExp;
-  /** Relative density at 12 % moisture. */
-  density: number;
-  decay: Decay;
-  /** Absent: it is sawn wood. */
-  panel?: Panel;
-  /** What a builder should know of it, in a sentence: common practice. */
-  note: string;
-  source: string;
-}
+export type { Decay, Panel, Species } from './speciesTypes';
 
 const HANDBOOK =
   'Forest Products Laboratory, Wood Handbook, FPL-GTR-282: density ch. 5, table 5-3; decay ch. 14, table 14-1 (from memory)';

@@ -9,7 +9,7 @@ import type { PlanInput } from './inputTypes';
 /**
  * The cheapest plan of an input: `proved` where no plan under the rules (docs/planner.md) costs less; else `bounded`, and none
  * costs less than `lowerBound`. Where something cannot be made, `infeasible`, with the reasons, and in `rest` the cheapest plan
- * for all else, proved or bounded likewise. `seconds` is when to stop; `tell` hears of the best so far.
+ * for all else, proved or bounded likewise. `seconds` is when to stop, the first plan among them; `tell` hears of the best so far.
  */
 export const bestPlan = (
   input: PlanInput,
@@ -17,25 +17,28 @@ export const bestPlan = (
   seconds: number,
   tell: (progress: Progress) => void = () => undefined,
 ): Plan => {
+  const started = Date.now();
+  const left = () => Math.max(LEAST_SEARCH, seconds - (Date.now() - started) / 1000);
   const { plan: first, basket, input: problem } = firstBasket(input);
   const isPart = first.status === 'infeasible';
   const plan = isPart ? first.rest : first;
   if (!plan || !basket) return first;
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
   const others = besides(problem);
-  const started = Date.now();
   const share = others.length > 0 ? FIRST_SHARE : 1;
-  let found = searchBest({ plan, basket, problem }, solver, seconds * share, (progress) =>
+  let found = searchBest({ plan, basket, problem }, solver, left() * share, (progress) =>
     tell({ ...progress, plan: asWhole(withRestPaid(progress.plan)) }),
   );
   for (const [index, other] of others.entries()) {
-    const left = seconds - (Date.now() - started) / 1000;
     // Nothing is added to what was proved: then there is nothing to look for.
-    if (left <= 0 || found.lowerBound >= found.total) break;
-    found = cheaper(found, planAs(other, problem, solver, left / (others.length - index)));
+    if (left() <= LEAST_SEARCH || found.lowerBound >= found.total) break;
+    found = cheaper(found, planAs(other, problem, solver, left() / (others.length - index)));
   }
   return asWhole(orByHand(withRestPaid(found), problem));
 };
+
+/** Seconds that a search has at the least: the first plan of a very long list may take all there are. */
+const LEAST_SEARCH = 0.1;
 
 /** Of the time there is, what goes to the search that gives the bound, where others follow. */
 const FIRST_SHARE = 0.6;
@@ -68,9 +71,11 @@ const besides = (problem: PlanInput): PlanInput[] => {
 
 /** The best plan of another problem, at the prices of this one; null: it has none for all parts. */
 const planAs = (other: PlanInput, problem: PlanInput, solver: Solver, seconds: number): Plan | null => {
+  const started = Date.now();
   const { plan, basket, input } = firstBasket(other);
   if (!basket || plan.status === 'infeasible') return null;
-  const found = searchBest({ plan, basket, problem: input }, solver, seconds, () => undefined);
+  const left = Math.max(LEAST_SEARCH, seconds - (Date.now() - started) / 1000);
+  const found = searchBest({ plan, basket, problem: input }, solver, left, () => undefined);
   const purchases = found.buys.flatMap(({ offerKey, qty }) => {
     const offer = problem.offers.find(({ key }) => key === offerKey);
     return offer ? [{ offer, quantity: qty }] : [];

@@ -156,12 +156,13 @@ export const cheapestYield = (
 ): FilledBoard[] | null => {
   const boards: FilledBoard[] = [];
   let left = heapsOf(pieces);
+  const isPlain = pieces.every(({ slack, part }) => slack === 0 && part.ends.shape === 'square');
   const owned = new Map(stocks.map((stock) => [stock, stock.ownedCount]));
   while (left.length > 0) {
     let best: { board: FilledBoard; score: number } | null = null;
     for (const stock of stocks) {
       const price = (owned.get(stock) ?? 0) > 0 ? 0 : stock.price;
-      const board = fill(left, stock, settings);
+      const board = fill(left, stock, settings, isPlain);
       if (board.pieces.length === 0 || price === Infinity) continue;
       const yielded = board.pieces.reduce((sum, { size, kerf }) => sum + size - kerf, 0);
       const score = (price + 1) / yielded;
@@ -200,15 +201,31 @@ const without = (heaps: Heap[], pieces: BoardPiece[]): Heap[] => {
     .filter(({ count }) => count > 0);
 };
 
-const fill = (heaps: Heap[], stock: Stock, settings: SawSettings): FilledBoard => {
+const fill = (heaps: Heap[], stock: Stock, settings: SawSettings, isPlain: boolean): FilledBoard => {
   const space = room(stock, settings);
   const board = empty(stock);
-  for (const { piece, count } of heaps)
-    for (let copy = 0; copy < count; copy++) {
-      if (usedWith(board, piece) - board.slack - piece.slack > space) break;
+  for (let at = 0; at < heaps.length; at++) {
+    const { piece, count } = heaps[at] as Heap;
+    let copies = 0;
+    while (copies < count && usedWith(board, piece) - board.slack - piece.slack <= space) {
       put(board, piece);
+      copies++;
     }
+    // Of what neither nests nor gives way, all that is too long is passed over at once.
+    if (copies < count && isPlain) at = firstWithin(heaps, at + 1, space - board.used) - 1;
+  }
   return board;
+};
+
+/** The first heap from a place on whose pieces are no longer than `space`; heaps are in the order of falling sizes. */
+const firstWithin = (heaps: Heap[], from: number, space: Ticks): number => {
+  let [low, high] = [from, heaps.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((heaps[middle]?.piece.size ?? 0) <= space) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 };
 
 /** The same boards, each of the cheapest stock that holds its pieces. */
