@@ -161,3 +161,11 @@ test('a price book that cannot be read is set aside once, and no more', async ()
   const keys = await AsyncStorage.getAllKeys();
   expect(keys.filter((key) => key.includes('aside'))).toEqual(['billet/aside/book-1']);
 });
+
+test('a stored text that is JSON and no record is damaged, not a crash', () => {
+  for (const text of ['null', '4', '[]', '"x"', '{}', 'true']) {
+    expect(unpackProject(text).ok).toBe(false);
+    expect(unpackBook(text).ok).toBe(false);
+    expect(unpackSettings(text).ok).toBe(false);
+  }
+});

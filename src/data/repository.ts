@@ -38,6 +38,8 @@ export const projectIdOf = (key: string): string | null =>
 export interface Stored<T> {
   record: T;
   tag: string | null;
+  /** What was there could not be read, and lies under another key now. */
+  isSetAside?: true;
 }
 
 /** All projects of the browser. */
@@ -87,7 +89,11 @@ export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
     await writeText(`billet/aside/book-${now}`, text);
     await removeKey(BOOK);
   }
-  return { record: { book: emptyBook(), history: emptyHistory() }, tag: null };
+  return {
+    record: { book: emptyBook(), history: emptyHistory() },
+    tag: null,
+    ...(text === null ? {} : { isSetAside: true as const }),
+  };
 };
 
 /** The price book as it is stored; null where there is none. */

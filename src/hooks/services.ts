@@ -92,6 +92,10 @@ const tellUser = (event: WorkspaceEvent): void => {
       return notify({
         text: 'The browser has no room left for Billet, so the last change is not kept yet. Save the project to a file, or delete one; it is tried again.',
       });
+    case 'bookSetAside':
+      return notify({
+        text: 'The price book could not be read, so there are no prices now. What was kept lies aside in this browser, untouched. Projects keep the prices of their files: open one to have them back.',
+      });
     case 'keptAgain':
       return notify({ text: 'Everything is kept again.' });
     case 'otherTab':

@@ -281,3 +281,26 @@ test('the samples come back beside what was made since, also when all was delete
   await store.bringSamplesBack();
   expect(store.state?.records['p']).toMatchObject({ deletedAt: null, project: { name: 'Stage' } });
 });
+
+test('a price book that cannot be read is told, and the workspace opens all the same', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  const { store, events } = await tab(
+    {
+      ...shared,
+      storage: () => ({
+        ...shared.storage(),
+        loadBook: async () => ({
+          record: { book: emptyBook(), history: emptyHistory() },
+          tag: null,
+          isSetAside: true as const,
+        }),
+      }),
+    },
+    time,
+  );
+  expect(events.filter(({ kind }) => kind === 'bookSetAside')).toHaveLength(1);
+  store.dispatch({ type: 'putStore', store: emptyStore('s', 'Yard', 'USD') });
+  await time.pass(10);
+  expect(Object.keys(shared.kept.book.record.book.stores)).toEqual(['s']);
+});

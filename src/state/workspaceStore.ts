@@ -63,7 +63,9 @@ export type WorkspaceEvent =
   /** `isWhole`: what was done here is kept too; otherwise a change that was taken back or made again is lost. */
   | { kind: 'otherTab'; name: string; isWhole: boolean }
   | { kind: 'notKept'; error: unknown }
-  | { kind: 'keptAgain' };
+  | { kind: 'keptAgain' }
+  /** The price book could not be read: it lies aside, untouched. */
+  | { kind: 'bookSetAside' };
 
 interface Options {
   storage: WorkspaceStorage;
@@ -230,6 +232,7 @@ export class WorkspaceStore {
     const projects = await storage.loadProjects(clock.now());
     const book = await storage.loadBook(clock.now());
     this.keeper.follow(BOOK, book.tag);
+    if (book.isSetAside) this.tell({ kind: 'bookSetAside' });
     for (const [id, { tag }] of Object.entries(projects.records)) this.keeper.follow(id, tag);
     // A file of the same id may take the place of what cannot be read.
     for (const { id, tag } of projects.damaged) this.keeper.follow(id, tag);

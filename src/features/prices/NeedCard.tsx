@@ -27,10 +27,9 @@ export const NeedCard = ({
   const sorted = [...need.offers].sort(
     (a, b) => isOut(a) - isOut(b) || compared(a) - compared(b) || (a.key < b.key ? -1 : 1),
   );
+  const pieces = `${need.count} ${need.count === 1 ? 'piece' : 'pieces'}`;
   const size =
-    need.kind === 'hardware'
-      ? `${need.count} pieces`
-      : `${need.count} pieces, longest ${formatLength(need.longest, desk.unit)}`;
+    need.kind === 'hardware' ? pieces : `${pieces}, longest ${formatLength(need.longest, desk.unit)}`;
   return (
     <View role="group" aria-label={needTitle(need)}>
       <SectionHeader title={needTitle(need)} note={size} />

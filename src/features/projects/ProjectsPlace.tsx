@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
 import { formatMoney } from '@/core/units';
-import { chosenOption, type Project } from '@/core/project';
+import { chosenOption, copiesOf, type Project } from '@/core/project';
 import { saveFile, useProjects, type Damaged, useSnapshot } from '@/hooks';
 import { Button, Columns, Logo, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { OpenFile } from './OpenFile';
@@ -57,8 +57,12 @@ const ProjectCard = ({ project: newest }: { project: Project }) => {
   const project = snapshot?.project ?? newest;
   const money = snapshot?.money;
   const pieces = project.groups
-    .flatMap((group) => chosenOption(group)?.parts ?? [])
-    .reduce((sum, part) => sum + part.quantity, 0);
+    .flatMap(
+      (group) => chosenOption(group)?.parts.map((part) => ({ ...part, copies: copiesOf(group) })) ?? [],
+    )
+    // Of wood: screws are counted where they are bought.
+    .filter(({ kind }) => kind !== 'hardware')
+    .reduce((sum, { quantity, copies }) => sum + quantity * copies, 0);
   const format = (sum: number) => formatMoney(sum, project.currency);
   return (
     <View role="listitem">
@@ -74,7 +78,7 @@ const ProjectCard = ({ project: newest }: { project: Project }) => {
             <Text size="title">{money ? format(money.total) : '…'}</Text>
           </View>
           <Text size="small" tone="soft" numberOfLines={2}>
-            {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} pieces${project.note ? ` · ${project.note}` : ''}`}
+            {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of wood${project.note ? ` · ${project.note}` : ''}`}
           </Text>
           <View style={styles.strip}>
             {money ? (
