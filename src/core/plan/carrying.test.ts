@@ -54,3 +54,15 @@ test('a sheet is carried by its own limits, and by those of boards where it has 
     'infeasible',
   );
 });
+
+test('where boards of one size would be sawn through a piece, those of another are taken: nothing is given up', () => {
+  const plan = planCsv({
+    parts: 'part,qty,section,length,ends\nShelf,4,2x4,60,\nBrace,3,2x4,33,mitre 45\nLeg,2,2x4,20,parallel 30',
+    prices: 'store,section,length,material,price\nYard,2x4,16ft,stud,9\nYard,2x4,8ft,stud,5.20',
+    settings: { maxCarryLength: inches('6ft') },
+    stores: { Yard: { cuts: 2 } },
+  });
+  expect(plan.status).not.toBe('infeasible');
+  const pieces = plan.layouts.reduce((sum, layout) => sum + layout.count * layout.pieces.length, 0);
+  expect(pieces).toBe(9);
+});

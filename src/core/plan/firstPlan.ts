@@ -47,13 +47,39 @@ export const firstBasket = (given: PlanInput): FirstPlan => {
   const input = { ...useful, offers: carriable(useful.offers, stores, settings) };
   const first = planFrom(input);
   if (isCarried(first.plan, settings)) return first;
-  // A board cannot be sawn at the store between its pieces: then without the boards that are too long.
+  // A board cannot be sawn at the store between its pieces: then without boards of its size, one size after the other.
+  const fewer = withoutStuckSizes(input, first);
+  if (fewer && isAllMade(fewer)) return fewer;
+  // Else without all boards that are too long.
   const isShort = (offer: Offer) => offerFitsInCar(offer, settings);
   const short = planFrom({ ...input, offers: input.offers.filter(isShort) });
   if (isAllMade(short) || short.plan.problems.length <= first.plan.problems.length)
     return { ...short, input: { ...input, parts: short.input.parts, problems: [] } };
   return withoutStuck(input, first);
 };
+
+/** A plan without the sizes of boards that would have to be sawn through a piece; null: what is left makes less. */
+const withoutStuckSizes = (input: PlanInput, first: FirstPlan): FirstPlan | null => {
+  let { offers } = input;
+  let made = first;
+  while (made.basket && !isCarried(made.plan, input.settings)) {
+    const stuck = stuckLayouts(made.plan.rest ?? made.plan, input);
+    const isStuck = ({ item, length, width }: Offer) =>
+      stuck.some((layout) => layout.kind === item.kind && layout.length === length && layout.width === width);
+    const left = offers.filter((offer) => !isStuck(offer));
+    if (left.length === offers.length) return null;
+    offers = left;
+    made = planFrom({ ...input, offers });
+  }
+  // What is proved is proved of all that is sold.
+  return made.basket ? { ...made, input: { ...input, parts: made.input.parts, problems: [] } } : null;
+};
+
+/** Layouts that do not go in the car, and that no cut of the store makes so. */
+const stuckLayouts = ({ layouts }: Plan, { settings }: Pick<PlanInput, 'settings'>): Plan['layouts'] =>
+  layouts.filter(
+    (layout) => !('owned' in layout.source) && !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
+  );
 
 const isAllMade = ({ plan }: FirstPlan): boolean => plan.status !== 'infeasible';
 
@@ -73,9 +99,7 @@ const withoutStuck = (input: PlanInput, first: FirstPlan): FirstPlan => {
 };
 
 const tooLongToCarry = (plan: Plan, { settings, parts, unit }: PlanInput): PlanProblem[] => {
-  const stuck = plan.layouts.filter(
-    (layout) => !('owned' in layout.source) && !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
-  );
+  const stuck = stuckLayouts(plan, { settings });
   const ids = new Set(stuck.flatMap(({ pieces }) => pieces.map(({ partId }) => partId)));
   return parts
     .filter(({ id }) => ids.has(id))
@@ -83,7 +107,7 @@ const tooLongToCarry = (plan: Plan, { settings, parts, unit }: PlanInput): PlanP
       code: 'tooLongToCarry',
       partIds: [part.id],
       part: part.name,
-      sentence: `${part.name}, ${formatLength(part.length, unit)}: found no way to saw its board once at the store so that both halves go in the car. Raise the limit for carrying, or add a price for shorter boards.`,
+      sentence: `${part.name}, ${formatLength(part.length, unit)}: found no way to saw its board at the store so that all of it goes in the car. Raise the limit for carrying, or add a price for shorter boards.`,
     }));
 };
 
