@@ -96,7 +96,10 @@ const oneCutOf = (layout: Drawn, settings: SawSettings): Cut | null => {
   const places = [...placesOf(layout), ...inOffcuts(layout, settings)];
   return (
     places.find((cut) => isClear(cut, layout, kerf) && halves(cut).every(fits)) ??
-    placesOf(layout).find((cut) => of === 'board' && slantedHalves(cut).every(fits)) ??
+    layout.cuts.find(
+      (cut) =>
+        of === 'board' && cut.kind === 'crosscut' && cut.on === undefined && slantedHalves(cut).every(fits),
+    ) ??
     null
   );
 };
