@@ -1,4 +1,5 @@
 import type { Book } from '@/core/project';
+import type { Result } from '@/core/result';
 import { packBook } from '@/core/io/packedBook';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
@@ -71,20 +72,20 @@ export const loadProjects = async (now: number): Promise<StoredProjects> => {
 };
 
 /** One project as it is kept now; null where there is none, or none that can be read. */
-export const readProject = async (id: string): Promise<Stored<ProjectRecord> | null> => {
-  return storedProject(await readText(PROJECTS + id));
-};
+export const readProject = async (id: string): Promise<Stored<ProjectRecord> | null> =>
+  stored(await readText(PROJECTS + id), unpackProject);
 
-const storedProject = (text: string | null): Stored<ProjectRecord> | null => {
-  const record = text === null ? null : unpackProject(text);
+/** A text as the record that it holds; null where there is none, or none that can be read. */
+const stored = <T>(text: string | null, unpack: (text: string) => Result<T>): Stored<T> | null => {
+  const record = text === null ? null : unpack(text);
   return record?.ok && text !== null ? { record: record.value, tag: tagOf(text) } : null;
 };
 
 /** The price book; an unreadable one is set aside under another key, never overwritten. */
 export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
   const text = await readText(BOOK);
-  const record = text === null ? null : unpackBook(text);
-  if (record?.ok && text !== null) return { record: record.value, tag: tagOf(text) };
+  const book = stored(text, unpackBook);
+  if (book) return book;
   if (text !== null) {
     await writeText(`billet/aside/book-${now}`, text);
     await removeKey(BOOK);
@@ -116,8 +117,8 @@ export type Saved = 'saved' | 'refused';
 /** Writes a text where what is stored is the writing that it follows. Looks at the tag alone. @throws StorageFull */
 const saveAfter = (key: string, parent: string | null, text: string): Promise<Saved> =>
   exclusively(async () => {
-    const stored = await readText(key);
-    if (stored !== null && tagOf(stored) !== parent) return 'refused';
+    const held = await readText(key);
+    if (held !== null && tagOf(held) !== parent) return 'refused';
     await writeText(key, text);
     return 'saved';
   });
@@ -130,20 +131,17 @@ export const saveProject = (record: ProjectRecord, tags: Tags): Promise<Saved> =
 export const saveBook = (packed: string, tags: Tags): Promise<Saved> => saveAfter(BOOK, tags.parent, packed);
 
 const saveNow = (key: string, parents: (string | null)[], text: string): Saved => {
-  const stored = readTextNow(key);
-  if (stored !== null && !parents.includes(tagOf(stored))) return 'refused';
+  const held = readTextNow(key);
+  if (held !== null && !parents.includes(tagOf(held))) return 'refused';
   writeTextNow(key, text);
   return 'saved';
 };
 
 /** The same without waiting for a lock, for a page that goes. */
 export const storageNow = {
-  readProject: (id: string): Stored<ProjectRecord> | null => storedProject(readTextNow(PROJECTS + id)),
-  readBook: (): Stored<BookRecord> | null => {
-    const text = readTextNow(BOOK);
-    const record = text === null ? null : unpackBook(text);
-    return record?.ok && text !== null ? { record: record.value, tag: tagOf(text) } : null;
-  },
+  readProject: (id: string): Stored<ProjectRecord> | null =>
+    stored(readTextNow(PROJECTS + id), unpackProject),
+  readBook: (): Stored<BookRecord> | null => stored(readTextNow(BOOK), unpackBook),
   saveProject: (record: ProjectRecord, tags: Tags, parents: (string | null)[]): Saved =>
     saveNow(PROJECTS + record.project.id, parents, packProject(record, tags)),
   saveBook: (record: BookRecord, tags: Tags, parents: (string | null)[]): Saved =>

@@ -90,29 +90,31 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
 
 /** What a plan makes of a material that is not fit where it stands, a finish aside; those that its parts merely may be of are not meant. */
 export const unfitInPlan = (project: Project, book: Book, plan: Plan): Unfit[] => {
-  const cut = new Map<string, Set<string>>();
+  const groupsOf = new Map<string, Set<string>>();
+  const materialsOf = new Map<string, Set<string>>();
+  const add = (map: Map<string, Set<string>>, key: string, value: string) =>
+    map.set(key, (map.get(key) ?? new Set()).add(value));
   for (const { material, pieces } of plan.layouts)
-    for (const { group } of pieces)
-      cut.set(nameKey(material), (cut.get(nameKey(material)) ?? new Set<string>()).add(group));
+    for (const { group, partId } of pieces) {
+      add(groupsOf, nameKey(material), group);
+      add(materialsOf, partId, material);
+    }
   const planned = {
     ...project,
     groups: project.groups.map((group) => ({
       ...group,
       options: group.options.map((option) => ({
         ...option,
-        parts: option.parts.map((part) => ({ ...part, materials: cutOf(part.id, plan) ?? part.materials })),
+        parts: option.parts.map((part) => ({
+          ...part,
+          materials: [...(materialsOf.get(part.id) ?? part.materials)],
+        })),
       })),
     })),
   };
   return unfitIn(planned, book).filter(
-    ({ verdict, material, group }) => verdict === 'unfit' && cut.get(nameKey(material))?.has(group),
+    ({ verdict, material, group }) => verdict === 'unfit' && groupsOf.get(nameKey(material))?.has(group),
   );
-};
-
-/** The materials of which a plan makes a part; null: it makes none of it. */
-const cutOf = (partId: string, { layouts }: Plan): string[] | null => {
-  const made = layouts.filter(({ pieces }) => pieces.some((piece) => piece.partId === partId));
-  return made.length === 0 ? null : [...new Set(made.map(({ material }) => material))];
 };
 
 /** The materials that every size of some parts is sold in, in the order of the first. */

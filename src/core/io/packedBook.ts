@@ -94,12 +94,12 @@ const columnsOf = (book: Book): Columns => {
   };
   return {
     stores: stores.map(storeToJson),
-    items: items.things.map((item) => ({
+    items: items.things.map(({ unusable, ...item }) => ({
       ...item,
       length: measureOut(item.length),
       width: measureOut(item.width),
-      ...(item.unusable ? { unusable: measureToJson(item.unusable) } : {}),
-    })) as JsonPrice['item'][],
+      ...(unusable ? { unusable: measureToJson(unusable) } : {}),
+    })),
     texts: texts.things,
     ...columns,
     rest,

@@ -1,5 +1,5 @@
-import { searchBest, type Progress, type Solver } from '../cutting/solver';
-import { isCarried, paidAt } from '../cutting/heuristics';
+import { deadlineIn, searchBest, type Deadline, type Progress, type Solver } from '../cutting/solver';
+import { isCarried, paidAt, spareShares } from '../cutting/heuristics';
 import { offerFitsInCar, planCost, type Plan } from '../cutting/model';
 import { nameKey } from '../nameKey';
 import { byHandPlan } from './byHand';
@@ -17,8 +17,7 @@ export const bestPlan = (
   seconds: number,
   tell: (progress: Progress) => void = () => undefined,
 ): Plan => {
-  const started = Date.now();
-  const left = () => Math.max(LEAST_SEARCH, seconds - (Date.now() - started) / 1000);
+  const deadline = deadlineIn(seconds);
   const { plan: first, basket, input: problem } = firstBasket(input);
   const isPart = first.status === 'infeasible';
   const plan = isPart ? first.rest : first;
@@ -26,19 +25,20 @@ export const bestPlan = (
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
   const others = besides(problem);
   const share = others.length > 0 ? FIRST_SHARE : 1;
-  let found = searchBest({ plan, basket, problem }, solver, left() * share, (progress) =>
+  let found = searchBest({ plan, basket, problem }, solver, searchTime(deadline) * share, (progress) =>
     tell({ ...progress, plan: asWhole(withRestPaid(progress.plan)) }),
   );
   for (const [index, other] of others.entries()) {
     // Nothing is added to what was proved: then there is nothing to look for.
-    if (left() <= LEAST_SEARCH || found.lowerBound >= found.total) break;
-    found = cheaper(found, planAs(other, problem, solver, left() / (others.length - index)));
+    if (deadline.left() <= LEAST_SEARCH || found.lowerBound >= found.total) break;
+    found = cheaper(found, planAs(other, problem, solver, deadline.left() / (others.length - index)));
   }
   return asWhole(orByHand(withRestPaid(found), problem));
 };
 
 /** Seconds that a search has at the least: the first plan of a very long list may take all there are. */
 const LEAST_SEARCH = 0.1;
+const searchTime = ({ left }: Deadline): number => Math.max(LEAST_SEARCH, left());
 
 /** Of the time there is, what goes to the search that gives the bound, where others follow. */
 const FIRST_SHARE = 0.6;
@@ -49,7 +49,7 @@ const FIRST_SHARE = 0.6;
  */
 const besides = (problem: PlanInput): PlanInput[] => {
   const { settings, offers, stores } = problem;
-  const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, part]) => [nameKey(name), part]));
+  const shares = spareShares(settings);
   const withSpares = offers.map((offer) => {
     const part = offer.item.kind === 'board' ? (shares.get(nameKey(offer.item.material)) ?? 0) : 0;
     const dearer = (tier: (typeof offer.tiers)[number]) => ({
@@ -71,11 +71,10 @@ const besides = (problem: PlanInput): PlanInput[] => {
 
 /** The best plan of another problem, at the prices of this one; null: it has none for all parts. */
 const planAs = (other: PlanInput, problem: PlanInput, solver: Solver, seconds: number): Plan | null => {
-  const started = Date.now();
+  const deadline = deadlineIn(seconds);
   const { plan, basket, input } = firstBasket(other);
   if (!basket || plan.status === 'infeasible') return null;
-  const left = Math.max(LEAST_SEARCH, seconds - (Date.now() - started) / 1000);
-  const found = searchBest({ plan, basket, problem: input }, solver, left, () => undefined);
+  const found = searchBest({ plan, basket, problem: input }, solver, searchTime(deadline), () => undefined);
   const purchases = found.buys.flatMap(({ offerKey, qty }) => {
     const offer = problem.offers.find(({ key }) => key === offerKey);
     return offer ? [{ offer, quantity: qty }] : [];
@@ -87,7 +86,8 @@ const planAs = (other: PlanInput, problem: PlanInput, solver: Solver, seconds: n
 /** The cheaper of a plan and another for the same; the bound is that of the first. */
 const cheaper = (plan: Plan, other: Plan | null): Plan => {
   if (!other || planCost(other) >= planCost(plan)) return plan;
-  const lowerBound = Math.max(0, plan.lowerBound + plan.committedShipping - other.committedShipping);
+  const least = plan.lowerBound + plan.committedShipping - other.committedShipping;
+  const lowerBound = Math.max(0, Math.min(other.total, least));
   return { ...other, lowerBound, status: lowerBound >= other.total ? 'proved' : 'bounded' };
 };
 
@@ -98,7 +98,6 @@ const withRestPaid = (plan: Plan): Plan =>
 /** Spare boards may make dearer what is cheaper without them: never dearer than what a person would buy by hand. */
 const orByHand = (found: Plan, input: PlanInput): Plan => {
   const hand = byHandPlan(input);
-  if (!hand || planCost(hand) >= planCost(found) || !isCarried(hand, input.settings)) return found;
-  const least = found.lowerBound + found.committedShipping - hand.committedShipping;
-  return { ...hand, status: 'bounded', lowerBound: Math.max(0, Math.min(hand.total, least)) };
+  const best = cheaper(found, hand && isCarried(hand, input.settings) ? hand : null);
+  return best === found ? found : { ...best, status: 'bounded' };
 };

@@ -1,19 +1,13 @@
 import {
   basketFrom,
   cheapestBasket,
+  isBroughtHome,
   isCarried,
   lowerBound,
   planOf,
   type Basket,
 } from '../cutting/heuristics';
-import {
-  carriable,
-  fitsInCar,
-  offerFitsInCar,
-  usefulOffers,
-  type Plan,
-  type PlanProblem,
-} from '../cutting/model';
+import { carriable, offerFitsInCar, usefulOffers, type Plan, type PlanProblem } from '../cutting/model';
 import { groupBy } from '../groupBy';
 import type { Offer } from '../pricing';
 import type { ResolvedPart } from '../project';
@@ -77,9 +71,7 @@ const withoutStuckSizes = (input: PlanInput, first: FirstPlan): FirstPlan | null
 
 /** Layouts that do not go in the car, and that no cut of the store makes so. */
 const stuckLayouts = ({ layouts }: Plan, { settings }: Pick<PlanInput, 'settings'>): Plan['layouts'] =>
-  layouts.filter(
-    (layout) => !('owned' in layout.source) && !fitsInCar(layout, settings) && layout.storeCuts.length === 0,
-  );
+  layouts.filter((layout) => !isBroughtHome(layout, settings));
 
 const isAllMade = ({ plan }: FirstPlan): boolean => plan.status !== 'infeasible';
 

@@ -2,10 +2,10 @@ import { capital } from '../capital';
 import { FUNCTIONS } from './formula';
 
 /** The note of a measure that a helper works out from others: it is not asked for. */
-export const DERIVED = 'follows';
+export const DERIVED_NOTE = 'follows';
 
 /** Whether a measure follows from others, and nobody is asked for it. */
-export const isDerived = ({ note }: { note: string }): boolean => note === DERIVED;
+export const isDerived = ({ note }: { note: string }): boolean => note === DERIVED_NOTE;
 
 /** A name as formulas write it: `Side rail` is `side_rail`, `2nd shelf` is `_2nd_shelf`. */
 export const identifier = (name: string): string => {

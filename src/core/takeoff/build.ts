@@ -1,6 +1,6 @@
 import { parseLength, type LengthUnit } from '../units';
 import {
-  DERIVED,
+  DERIVED_NOTE,
   apply,
   chosenOption,
   freeVariableName,
@@ -130,7 +130,7 @@ const nameMeasures = (
   const nameOf = (key: string): string => {
     // What was not answered is nothing, and no measure of its own.
     if (!names.has(key) && helper.asks.some((ask) => ask.key === key)) return '0';
-    if (!names.has(key)) put(key, 'length', '0', DERIVED);
+    if (!names.has(key)) put(key, 'length', '0', DERIVED_NOTE);
     return names.get(key) ?? key;
   };
   return { variables, nameOf, kept };

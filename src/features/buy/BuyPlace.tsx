@@ -36,7 +36,7 @@ import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
-import { Unpriced, unpricedNeeds } from './Unpriced';
+import { NotInSums, things, Unpriced, unpricedNeeds } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { Several } from './Several';
@@ -205,7 +205,6 @@ const proofWords = (plan: Plan, unpriced: number, others: number): string => {
 
 /** What a plan is without: `, without 3 things that have no price yet`. */
 const leftOutWords = (unpriced: number, others: number): string => {
-  const things = (count: number) => `${count} ${count === 1 ? 'thing' : 'things'}`;
   const words = [
     unpriced > 0 ? `${things(unpriced)} that ${unpriced === 1 ? 'has' : 'have'} no price yet` : '',
     others > 0 ? `${things(others)} that cannot be made yet` : '',
@@ -229,11 +228,7 @@ const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: s
   if (problems.length === 0) return null;
   return (
     <View role="region" aria-label="Cannot be made yet">
-      <SectionHeader
-        title="Cannot be made yet"
-        note={`${problems.length} ${problems.length === 1 ? 'thing' : 'things'}, not in the sums`}
-        tone="bad"
-      />
+      <NotInSums title="Cannot be made yet" count={problems.length} />
       {problems.map(({ sentence }, index) => (
         <Row key={index} style={styles.problem}>
           <View style={styles.problemLine}>

@@ -24,6 +24,14 @@ export const unpricedNeeds = (
   );
 };
 
+/** `3 things` */
+export const things = (count: number): string => `${count} ${count === 1 ? 'thing' : 'things'}`;
+
+/** The head of what is to be bought, and that no sum has in it. */
+export const NotInSums = ({ title, count }: { title: string; count: number }) => (
+  <SectionHeader title={title} note={`${things(count)}, not in the sums`} tone="bad" />
+);
+
 /** What has no price yet, each with a field for what its tag says; all else is planned without it. */
 export const Unpriced = ({ open, needs }: Props) => {
   const { project, book, dispatch } = open;
@@ -52,11 +60,7 @@ export const Unpriced = ({ open, needs }: Props) => {
   if (needs.length === 0) return null;
   return (
     <View role="region" aria-label="No price yet">
-      <SectionHeader
-        title="No price yet"
-        note={`${needs.length} ${needs.length === 1 ? 'thing' : 'things'}, not in the sums`}
-        tone="bad"
-      />
+      <NotInSums title="No price yet" count={needs.length} />
       {stores.length > 1 ? (
         <View style={styles.store}>
           <Select

@@ -126,7 +126,8 @@ export const planOf = (input: CuttingProblem, basket: Basket): Plan => {
 
 /** Whether everything that is too long for the car is sawn at the store first. */
 export const isCarried = ({ layouts, rest }: Plan, settings: SawSettings): boolean =>
-  (!rest || isCarried(rest, settings)) &&
-  layouts.every(
-    (layout) => 'owned' in layout.source || fitsInCar(layout, settings) || layout.storeCuts.length > 0,
-  );
+  (!rest || isCarried(rest, settings)) && layouts.every((layout) => isBroughtHome(layout, settings));
+
+/** Whether what a layout cuts is there, goes in the car, or is sawn at the store so that it does. */
+export const isBroughtHome = (layout: Layout, settings: SawSettings): boolean =>
+  'owned' in layout.source || fitsInCar(layout, settings) || layout.storeCuts.length > 0;

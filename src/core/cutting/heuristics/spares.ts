@@ -1,6 +1,10 @@
 import { nameKey } from '../../nameKey';
 import { offerFitsInCar, tierFor, type CuttingProblem, type Purchases, type Stock } from '../model';
 
+/** The share of extra boards by the name key of a material. */
+export const spareShares = ({ spare = {} }: CuttingProblem['settings']): Map<string, number> =>
+  new Map(Object.entries(spare).map(([name, share]) => [nameKey(name), share]));
+
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
  * rounded up, in the longest length that is bought of it; where there are no more of those, in others, of stores that are gone
@@ -12,7 +16,7 @@ export const withSpares = (
   boards: { stock: Stock }[],
   { settings, owned, offers }: Pick<CuttingProblem, 'settings' | 'owned' | 'offers'>,
 ): Purchases[] => {
-  const shares = new Map(Object.entries(settings.spare ?? {}).map(([name, share]) => [nameKey(name), share]));
+  const shares = spareShares(settings);
   if (shares.size === 0) return purchases;
   const visited = new Set(purchases.map(({ offer }) => offer.storeId));
   const groups = new Map<string, Purchases[]>();

@@ -1,2 +1,3 @@
+export { deadlineIn, type Deadline } from './deadline';
 export { searchBest, type Incumbent, type Progress } from './bestPlan';
 export { solverOf, type Highs, type Solver } from './highs';

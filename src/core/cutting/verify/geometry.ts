@@ -1,7 +1,14 @@
 import type { Ticks } from '../../units';
 import type { SawSettings, Item } from '../model';
 import { nameKey } from '../../nameKey';
-import { sizeOf, type CheckAgainst, type LayoutToCheck, type Note, type SectionSize } from './types';
+import {
+  newestOf,
+  sizeOf,
+  type CheckAgainst,
+  type LayoutToCheck,
+  type Note,
+  type SectionSize,
+} from './types';
 
 type Point = [x: Ticks, y: Ticks];
 
@@ -89,17 +96,13 @@ const unusableOf = ({ source, ...layout }: LayoutToCheck, { prices, owned }: Che
     const lost = owned.filter(isOfIt).map(({ unusable }) => unusable);
     return lost.length === 0 ? 0 : Math.min(...lost);
   }
-  return prices
-    .filter(
-      (row) =>
-        isOfIt(row) &&
-        nameKey(row.store) === nameKey(source.store) &&
-        nameKey(row.name) === nameKey(source.item),
-    )
-    .reduce<{ date: string; unusable: Ticks }>(
-      (newest, { date, unusable }) => ((date ?? '') >= newest.date ? { date: date ?? '', unusable } : newest),
-      { date: '', unusable: 0 },
-    ).unusable;
+  const rows = prices.filter(
+    (row) =>
+      isOfIt(row) &&
+      nameKey(row.store) === nameKey(source.store) &&
+      nameKey(row.name) === nameKey(source.item),
+  );
+  return newestOf(rows)?.unusable ?? 0;
 };
 
 const checkMaterial = (

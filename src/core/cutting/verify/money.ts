@@ -1,7 +1,9 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../../units';
 import { nameKey } from '../../nameKey';
 import {
+  newestOf,
   sizeOf,
+  storeOf,
   type BuyToCheck,
   type CheckAgainst,
   type Note,
@@ -71,13 +73,10 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
   for (const [name, sum] of Object.entries(sums) as [keyof typeof sums, Minor][])
     if (plan[name] !== sum)
       note(name, `is ${plan[name]}, and the buys come to ${sum} (in the smallest coin)`);
-  const sawing = plan.layouts.reduce((sum, { source, storeCuts, count }) => {
-    const store =
-      'owned' in source
-        ? undefined
-        : against.stores.find(({ name }) => nameKey(name) === nameKey(source.store));
-    return sum + storeCuts.length * count * (store?.cutFee ?? 0);
-  }, 0);
+  const sawing = plan.layouts.reduce(
+    (sum, layout) => sum + layout.storeCuts.length * layout.count * (storeOf(layout, against)?.cutFee ?? 0),
+    0,
+  );
   if (plan.sawing !== sawing)
     note('sawing', `is ${plan.sawing}, and the stores ask ${sawing} for their cuts (in the smallest coin)`);
   const total = sums.goods + sums.tax + sums.trips + sums.shipping + sawing;
@@ -113,6 +112,3 @@ const checkBuy = (buy: BuyToCheck, plan: PlanToCheck, against: CheckAgainst, not
     note(place, 'costs other than its quantity times its price');
   if (!Number.isInteger(buy.qty) || buy.qty < 1) note(place, 'is bought in no whole number');
 };
-
-const newestOf = (rows: PriceRow[]): PriceRow | undefined =>
-  rows.reduce<PriceRow | undefined>((a, b) => (!a || (b.date ?? '') >= (a.date ?? '') ? b : a), undefined);

@@ -1,3 +1,4 @@
+import { nameKey } from '../../nameKey';
 import type { Micros, Minor, Ticks } from '../../units';
 import type { Buy, Item, Kind, Plan, Point, SawSettings, StoreTerms } from '../model';
 
@@ -87,6 +88,17 @@ export const sizeOf = (
   { sizes }: Pick<CheckAgainst, 'sizes'>,
   { kind, section }: { kind: Kind; section: string },
 ): SectionSize => sizes[`${kind}:${section}`] ?? null;
+
+/** The store that a layout's board is bought at; undefined: it is owned, or there is no such store. */
+export const storeOf = (
+  { source }: Pick<LayoutToCheck, 'source'>,
+  { stores }: Pick<CheckAgainst, 'stores'>,
+): CheckAgainst['stores'][number] | undefined =>
+  'owned' in source ? undefined : stores.find(({ name }) => nameKey(name) === nameKey(source.store));
+
+/** The newest of some rows, without dates the last. */
+export const newestOf = (rows: PriceRow[]): PriceRow | undefined =>
+  rows.reduce<PriceRow | undefined>((a, b) => (!a || (b.date ?? '') >= (a.date ?? '') ? b : a), undefined);
 
 /** Notes what is wrong: where, and a sentence. */
 export type Note = (place: string, sentence: string) => void;

@@ -3,7 +3,14 @@ import type { Problem } from '../../result';
 import { consumedQuantity, type Item } from '../model';
 import { checkLayout, NEAR } from './geometry';
 import { checkMoney } from './money';
-import type { BuyToCheck, CheckAgainst, LayoutToCheck, Note, PlanToCheck } from './types';
+import {
+  storeOf,
+  type BuyToCheck,
+  type CheckAgainst,
+  type LayoutToCheck,
+  type Note,
+  type PlanToCheck,
+} from './types';
 
 export type { CheckAgainst, PlanToCheck } from './types';
 
@@ -162,7 +169,8 @@ const isSource = (buy: BuyToCheck, source: { store: string; item: string }, layo
   (buy.kind !== 'sheet' || buy.width === layout.width);
 
 /** Whether all that is bought goes in the car, sawn at the store where it must be, and no more often than it saws. */
-const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, note: Note): void => {
+const checkCarried = (plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
+  const { settings } = against;
   for (const layout of plan.layouts) {
     const { source, kind, length, width, storeCuts } = layout;
     const own = kind === 'sheet' ? settings.maxCarrySheet : null;
@@ -170,7 +178,6 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
     const widest = (own?.width ?? settings.maxCarryWidth)?.ticks ?? Infinity;
     const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
     if ('owned' in source || goes(length, width)) continue;
-    const store = stores.find(({ name }) => nameKey(name) === nameKey(source.store));
     const kerf = settings.kerf.ticks;
     const place = `${source.item} of ${source.store}`;
     const [first] = storeCuts;
@@ -182,7 +189,7 @@ const checkCarried = (plan: PlanToCheck, { settings, stores }: CheckAgainst, not
     const fits =
       first !== undefined &&
       storeCuts.every(({ kind: way }) => way === first.kind) &&
-      storeCuts.length <= Number(store?.cuts ?? true) &&
+      storeCuts.length <= Number(storeOf(layout, against)?.cuts ?? true) &&
       pieces.every((size) => (isCrosscut ? goes(size, width) : goes(length, size)));
     for (const cut of storeCuts)
       if (!isClear(cut, layout, kerf)) note(place, 'is sawn at the store through a piece');
