@@ -1,4 +1,4 @@
-/** Arrows point down only: app → features → (hooks, ui) → state → (data, workers) → core, and in core only up the list. */
+/** Arrows point down only: app → features → forms → (hooks, ui) → state → (data, workers) → (core, platform), and in core only up the list. */
 const CORE = [
   'units',
   'cutting',
@@ -53,9 +53,16 @@ module.exports = {
       '^src/core/cutting/model/',
       '^src/core/cutting/(heuristics|solver|verify)/',
     ),
-    layer('ui-knows-no-data', '^src/ui/', '^src/(app|features|hooks|state|data|workers)/'),
-    layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|features|ui)/'),
-    layer('state-knows-no-screens', '^src/state/', '^src/(app|features|ui|hooks)/'),
+    layer(
+      'platform-knows-nothing-of-billet',
+      '^src/platform/',
+      '^src/(app|features|ui|hooks|state|data|workers|core)/',
+    ),
+    layer('core-knows-no-browser', '^src/core/', '^src/platform/'),
+    layer('forms-know-no-places', '^src/forms/', '^src/(app|features)/'),
+    layer('ui-knows-no-data', '^src/ui/', '^src/(app|forms|features|hooks|state|data|workers)/'),
+    layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|forms|features|ui)/'),
+    layer('state-knows-no-screens', '^src/state/', '^src/(app|forms|features|ui|hooks)/'),
     layer(
       'state-has-no-react',
       '^src/state/',

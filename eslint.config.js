@@ -34,6 +34,19 @@ module.exports = defineConfig([
     },
   },
   {
+    files: ['src/**/*.ts', 'src/**/*.tsx'],
+    ignores: ['src/platform/**', '**/*.test.*'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        ...['window', 'document', 'navigator', 'localStorage', 'Worker'].map((name) => ({
+          name,
+          message: 'The interfaces of the browser are behind src/platform.',
+        })),
+      ],
+    },
+  },
+  {
     files: ['src/**/*.ts', 'server/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: { 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },

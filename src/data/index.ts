@@ -3,7 +3,7 @@ export * from './newVersion';
 export { DAYS_KEPT } from './repository';
 export { DEFAULT_SETTINGS, STALE_AFTER } from './records';
 export type { BookRecord, Damaged, ProjectRecord, Settings } from './records';
-export * from './files';
+export * from '@/platform/files';
 export * from './ids';
 export * from './drafts';
 export * from './feed';

@@ -1,29 +1,24 @@
 import { useSyncExternalStore } from 'react';
-import { Workbox } from 'workbox-window';
+import { keepForOffline as register } from '@/platform/offline';
+import { isHalfTyped } from '@/platform/page';
 import { notify } from './notices';
 
-let waiting: Workbox | null = null;
+let goOn: (() => void) | null = null;
 const listeners = new Set<() => void>();
-
-/** Something half typed that a reload would take away. */
-const isTyping = (): boolean => document.querySelector('[role=dialog], [data-half-typed]') !== null;
 
 /** Goes on with the new version, unless something is half typed: then it waits. */
 export const takeNewVersion = (): void => {
-  if (isTyping()) {
+  if (isHalfTyped()) {
     notify({ text: 'Finish or close what is open first: the new Billet waits, under Settings too.' });
     return;
   }
-  waiting?.addEventListener('controlling', () => window.location.reload());
-  waiting?.messageSkipWaiting();
+  goOn?.();
 };
 
 /** Makes Billet open without a signal, and announces a new version once it is there. */
-export const keepForOffline = async (): Promise<void> => {
-  if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-  const worker = new Workbox('/sw.js');
-  worker.addEventListener('waiting', () => {
-    waiting = worker;
+export const keepForOffline = (): Promise<void> =>
+  register((withNew) => {
+    goOn = withNew;
     listeners.forEach((listener) => listener());
     notify({
       text: 'A new Billet is here. It waits until you want it.',
@@ -31,12 +26,6 @@ export const keepForOffline = async (): Promise<void> => {
       stays: true,
     });
   });
-  try {
-    await worker.register();
-  } catch {
-    // Without it Billet works as before, with a signal.
-  }
-};
 
 const subscribe = (listener: () => void) => {
   listeners.add(listener);
@@ -47,6 +36,6 @@ const subscribe = (listener: () => void) => {
 export const useIsNewVersionWaiting = (): boolean =>
   useSyncExternalStore(
     subscribe,
-    () => waiting !== null,
+    () => goOn !== null,
     () => false,
   );

@@ -1,5 +1,7 @@
 import AsyncStorage from '@react-native-async-storage/async-storage';
 
+export { exclusively, onOtherTab, readTextNow, writeTextNow } from '@/platform/tabs';
+
 /** What is thrown when the browser has no room left. */
 export class StorageFull extends Error {}
 
@@ -14,27 +16,8 @@ export const writeText = async (key: string, text: string): Promise<void> => {
   }
 };
 
-/** What is under a key, before it returns: AsyncStorage keeps its texts there in a browser. */
-export const readTextNow = (key: string): string | null => window.localStorage.getItem(key);
-
-/** Writes before it returns, for a page that goes. @throws where the browser has no room left. */
-export const writeTextNow = (key: string, text: string): void => window.localStorage.setItem(key, text);
-
 export const removeKey = (key: string): Promise<void> => AsyncStorage.removeItem(key);
 
 /** All keys that begin with `prefix`. */
 export const keysUnder = async (prefix: string): Promise<string[]> =>
   (await AsyncStorage.getAllKeys()).filter((key) => key.startsWith(prefix)).sort();
-
-/** Runs `work` while no other tab does: read, compare and write as one step. */
-export const exclusively = async <T>(work: () => Promise<T>): Promise<T> =>
-  typeof navigator !== 'undefined' && 'locks' in navigator
-    ? ((await navigator.locks.request('billet', work)) as T)
-    : work();
-
-/** Calls `listener` with a key that another tab has written. Returns how to stop. */
-export const onOtherTab = (listener: (key: string) => void): (() => void) => {
-  const heard = (event: StorageEvent) => event.key !== null && listener(event.key);
-  window.addEventListener('storage', heard);
-  return () => window.removeEventListener('storage', heard);
-};

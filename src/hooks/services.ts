@@ -1,6 +1,8 @@
 import { QueryClient } from '@tanstack/react-query';
 import { proxy, wrap } from 'comlink';
 import { newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
+import { onLeaving } from '@/platform/page';
+import { coreCount, startPlanner } from '@/platform/workers';
 import { browserStorage } from '@/state/browserStorage';
 import { PlanService, type KeptPlan, type PlanSource } from '@/state/planService';
 import { WorkerPool, type PooledWorker } from '@/state/workerPool';
@@ -39,24 +41,16 @@ const makeServices = (): Services => {
   });
   feedQueries(client, workspace, plans);
   workspace.subscribe(tellUser);
-  flushWhenLeft(workspace);
+  onLeaving(() => workspace.flush());
   return { client, workspace, plans, pool };
-};
-
-/** A phone may end a page that is not looked at without another word. */
-const flushWhenLeft = (workspace: WorkspaceStore): void => {
-  window.addEventListener('pagehide', () => workspace.flush());
-  document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'hidden') workspace.flush();
-  });
 };
 
 const MAX_WORKERS = 4;
 /** One core is left to the page. */
-const longWorkers = (): number => Math.max(1, Math.min(MAX_WORKERS, navigator.hardwareConcurrency - 1));
+const longWorkers = (): number => Math.max(1, Math.min(MAX_WORKERS, coreCount() - 1));
 
 const spawn = (): PooledWorker<Planner> => {
-  const worker = new Worker(new URL('../workers/planner.worker.ts', window.location.href));
+  const worker = startPlanner();
   return {
     api: wrap<Planner>(worker) as unknown as Planner,
     terminate: () => worker.terminate(),

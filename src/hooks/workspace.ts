@@ -9,6 +9,7 @@ import {
   type ProjectRecord,
   type Settings,
 } from '@/data';
+import { pagePath } from '@/platform/page';
 import { placeOf, projectIdOf } from '@/data/repository';
 import { onOtherTab } from '@/data/storage';
 import type { WorkspaceCommand } from '@/state/transaction';
@@ -175,7 +176,7 @@ export const startEmpty = (): void => {
 
 /** Says so when the project that is open here was changed in another tab: what is on screen changes under the hand. */
 const tellOfOtherTab = (id: string): void => {
-  if (!window.location.pathname.startsWith(`/project/${id}/`)) return;
+  if (!pagePath().startsWith(`/project/${id}/`)) return;
   const name = services().workspace.state?.records[id]?.project.name;
   if (name) notify({ text: `${name} was changed in another tab. The newer state is shown.` });
 };

@@ -11,18 +11,16 @@ import {
   storageNow,
   withSamples,
 } from '@/data/repository';
+import { hasWorkers, startPacker } from '@/platform/workers';
 import type { BookPacker } from '@/workers/pack.worker';
 import { newPacking } from './bookPacker';
 import type { WorkspaceStorage } from './workspaceStore';
 
-const spawn = (): BookPacker =>
-  wrap<BookPacker>(
-    new Worker(new URL('../workers/pack.worker.ts', window.location.href)),
-  ) as unknown as BookPacker;
+const spawn = (): BookPacker => wrap<BookPacker>(startPacker()) as unknown as BookPacker;
 
 /** The workspace as this browser keeps it; the price book is packed in a worker where there are workers. */
 export const browserStorage = (): WorkspaceStorage => {
-  const packing = newPacking(typeof Worker === 'undefined' ? null : spawn);
+  const packing = newPacking(hasWorkers() ? spawn : null);
   return {
     loadProjects,
     readProject,

@@ -1,4 +1,5 @@
 import { wrap, type Remote } from 'comlink';
+import { startReader } from '@/platform/workers';
 import type { Reader } from '@/workers/reading.worker';
 
 export type { SheetSummary, Taking } from '@/workers/reading.worker';
@@ -9,7 +10,7 @@ let reader: Remote<Reader> | null = null;
 /** The worker that reads long sheets; made when it is first needed. */
 export const remoteReader = (): Remote<Reader> => {
   if (!reader) {
-    worker = new Worker(new URL('../workers/reading.worker.ts', window.location.href));
+    worker = startReader();
     reader = wrap<Reader>(worker);
   }
   return reader;

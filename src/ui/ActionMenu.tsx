@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
+import { focusedElement, focusKeeper } from '@/platform/page';
 import { TOUCH, useIsWide } from './layout';
 import { useColors } from './theme';
 import { Text } from './Text';
@@ -43,11 +44,9 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
       []),
   ];
   useEffect(() => {
-    const before = document.activeElement as HTMLElement | null;
+    const giveBack = focusKeeper();
     items()[0]?.focus();
-    return () => {
-      if (before?.isConnected) before.focus({ preventScroll: true });
-    };
+    return giveBack;
   }, []);
   const onKeyDown = (event: { key: string; preventDefault: () => void }) => {
     if (event.key === 'Escape' || event.key === 'Tab') {
@@ -58,7 +57,7 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
     if (by === undefined) return;
     event.preventDefault();
     const all = items();
-    const index = all.indexOf(document.activeElement as HTMLElement);
+    const index = all.findIndex((item) => item === focusedElement());
     all[(index + by + all.length) % all.length]?.focus();
   };
   return (

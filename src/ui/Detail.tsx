@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
+import { focusedElement, focusKeeper, onKeyDown } from '@/platform/page';
 import { useIsWide } from './layout';
 import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
@@ -45,17 +46,14 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
   const [scroller, setScroller] = useState<HTMLElement | null>(null);
   useEffect(() => {
     // Reading goes on in what has opened, and goes back to where it was when that closes.
-    const before = document.activeElement as HTMLElement | null;
+    const giveBack = focusKeeper();
     const here = body.current as unknown as HTMLElement | null;
-    if (here && !here.contains(before)) here.focus({ preventScroll: true });
-    return () => {
-      if (before?.isConnected) before.focus({ preventScroll: true });
-    };
+    if (here && !here.contains(focusedElement())) here.focus({ preventScroll: true });
+    return giveBack;
   }, []);
   useEffect(() => {
-    const close = (event: KeyboardEvent) => event.key === 'Escape' && !event.defaultPrevented && onClose();
-    window.addEventListener('keydown', close);
-    return () => window.removeEventListener('keydown', close);
+    const stop = onKeyDown((event) => event.key === 'Escape' && !event.defaultPrevented && onClose());
+    return stop;
   }, [onClose]);
   return (
     <View

@@ -10,6 +10,7 @@ import {
 } from 'react';
 import { createPortal } from 'react-dom';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { focusedElement, pageRoot } from '@/platform/page';
 import type { LengthUnit } from '@/core/units';
 import { useIsWide } from './layout';
 import { eraseUnit, typeKey, type Edited } from './padEdits';
@@ -71,7 +72,7 @@ export const PadProvider = ({ children }: { children: ReactNode }) => {
 /** The keypad itself, over everything; stands where the theme is known. */
 export const PadKeys = () => {
   const { target } = useContext(PadContext);
-  return target ? createPortal(<Keys target={target} />, document.body) : null;
+  return target ? createPortal(<Keys target={target} />, pageRoot()) : null;
 };
 
 /** How much of the foot of the screen the keypad takes now. */
@@ -123,7 +124,7 @@ export const usePad = (
     onBlur: () => {
       // What was tapped must still be where it was when the finger lifts: the room is given back a moment later.
       const field = input.current;
-      if (field) setTimeout(() => document.activeElement !== field && close(field), 220);
+      if (field) setTimeout(() => focusedElement() !== field && close(field), 220);
       setLetters(false);
     },
   };

@@ -26,7 +26,5 @@ export * from './lazyScreen';
 export * from './Bars';
 export * from './useAwake';
 export * from './Stepper';
-export * from './PurchaseForm';
 export * from './FigureTable';
-export * from './WorkFields';
 export * from './SumRow';

@@ -1,4 +1,4 @@
-import type { Minor } from '../units';
+import { addDays, daysBetween, type Minor } from '../units';
 import { paidInAll, type Entry } from './ledger';
 
 /** What was spent up to a day, and what will have been, by the forecast. */
@@ -10,10 +10,6 @@ export interface DayMoney {
   /** From today on: what is still to be spent, spread evenly up to the last day. Null before. */
   forecast: Minor | null;
 }
-
-const DAY = 24 * 3600 * 1000;
-const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY;
-const isoOf = (day: number): string => new Date(day * DAY).toISOString().slice(0, 10);
 
 /** So many points are enough on a phone. */
 const MAX_POINTS = 40;
@@ -29,6 +25,9 @@ export const spentOverTime = (
 ): DayMoney[] => {
   if (entries.length === 0) return [];
   const paid = paidInAll(entries);
+  /** Days are counted from that of the first entry. */
+  const start = entries[0]?.date ?? today;
+  const dayOf = (iso: string): number => daysBetween(start, iso);
   const days = entries.map(({ date }) => dayOf(date));
   const now = Math.max(dayOf(today), ...days);
   const first = Math.min(...days);
@@ -38,8 +37,8 @@ export const spentOverTime = (
     (a, b) => a - b,
   );
   return drawn.map((day) => ({
-    date: isoOf(day),
-    spent: day > now ? null : paidInAll(entries.filter(({ date }) => dayOf(date) <= day)),
+    date: addDays(start, day),
+    spent: day > now ? null : paidInAll(entries.filter((_, index) => (days[index] ?? 0) <= day)),
     forecast:
       day < now
         ? null

@@ -4,7 +4,6 @@ export {
   PRICE_COLUMNS,
   readPrices,
   writePrices,
-  isDate,
   type PriceColumn,
   type PriceRow,
   type SheetReading,

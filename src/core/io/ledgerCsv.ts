@@ -1,5 +1,5 @@
 import { categoryOf, ledgerOf, paidFor, purchaseLine, takeBack, type Entry } from '../budget';
-import { parseCount, parseMoney, writeMoney, type LengthUnit, type Minor } from '../units';
+import { parseCount, parseMoney, writeMoney, type LengthUnit, type Minor, isDay } from '../units';
 import {
   CATEGORIES,
   keptQuantity,
@@ -14,7 +14,6 @@ import {
 import type { Problem, Result } from '../result';
 import { nameKey } from '../lumber';
 import { withUnit } from './partsCsv';
-import { isDate } from './pricesCsv';
 import { ITEM_KINDS, readItem } from './readItem';
 import { rowReader } from './rowReader';
 import { readTable, writeTable } from './table';
@@ -108,7 +107,7 @@ export const readLedger = (
     };
     const money = (column: string) => signed(column, (plain) => parseMoney(plain, currency));
     const row = oneOf('row', ROWS, 'bought');
-    if (!isDate(cell('date'))) fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
+    if (!isDay(cell('date'))) fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
     if (cell('store') === '') fault('store', 'the store is missing; any name will do');
     const kind = oneOf('kind', ITEM_KINDS, 'hardware');
     const item =

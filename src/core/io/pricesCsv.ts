@@ -1,4 +1,4 @@
-import { MICROS, parseCount, parseDecimal, parseTag, type LengthUnit } from '../units';
+import { MICROS, parseCount, parseDecimal, parseTag, type LengthUnit, isDay } from '../units';
 import { amountOf } from '../pricing';
 import {
   type Book,
@@ -161,7 +161,7 @@ const readPrice = (
       : cell('available') === '0'
         ? 0
         : read('available', parseCount(cell('available')));
-  if (cell('date') !== '' && !isDate(cell('date')))
+  if (cell('date') !== '' && !isDay(cell('date')))
     fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
   const weight = cell('billet_weight') === '' ? null : weightOf();
   const rough = cell('billet_planing') === '' ? null : roughOf();
@@ -204,15 +204,6 @@ const readPrice = (
     const waste = cell('billet_waste') === '' ? 0 : read('billet_waste', parseDecimal(cell('billet_waste')));
     return planing && waste !== null ? { planing, waste } : null;
   }
-};
-
-/** A day of the calendar as ISO 8601 writes it. */
-export const isDate = (text: string): boolean => {
-  const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(text);
-  if (!match) return false;
-  const [year, month, day] = match.slice(1).map(Number) as [number, number, number];
-  const date = new Date(Date.UTC(year, month - 1, day));
-  return date.getUTCMonth() === month - 1 && date.getUTCDate() === day;
 };
 
 /** Writes prices as prices.csv, the stores of `currency` alone: the file has no column for it. */

@@ -1,4 +1,4 @@
-import { fromMm, parseLength, type LengthUnit } from '../units';
+import { fromMm, parseLength, type LengthUnit, isDay } from '../units';
 import { isNearSection } from '../compare';
 import { currentOffers, needsOf } from '../pricing';
 import {
@@ -26,7 +26,6 @@ import {
 import { schemaProblems, validateProjectFile } from '../project/validation';
 import { isFinish, type Material } from '../lumber';
 import type { Problem, Result } from '../result';
-import { isDate } from './pricesCsv';
 
 export const PROJECT_FORMAT = 'billet-project';
 export const PROJECT_VERSION = 1;
@@ -188,11 +187,11 @@ const meaningProblems = ({ project, stores, prices, purchases }: ProjectFile): P
   prices.forEach(({ storeId, date }, index) => {
     if (!stores.some(({ id }) => id === storeId))
       fault(`prices[${index}].storeId`, `"${storeId}" is none of the stores in the file`);
-    if (date !== null && !isDate(date))
+    if (date !== null && !isDay(date))
       fault(`prices[${index}].date`, `"${date}" is not a day of the calendar`);
   });
   purchases.forEach(({ date }, index) => {
-    if (!isDate(date)) fault(`purchases[${index}].date`, `"${date}" is not a day of the calendar`);
+    if (!isDay(date)) fault(`purchases[${index}].date`, `"${date}" is not a day of the calendar`);
   });
   measureProblems({ project }, '', [project.unit], fault);
   measureProblems({ prices, purchases }, '', ['in', 'mm'], fault);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { MICROS, TICKS_PER_MM } from '../units';
+import { daysBetween, MICROS, TICKS_PER_MM } from '../units';
 import {
   emptyBook,
   emptyStore,
@@ -16,7 +16,6 @@ import {
   amountOf,
   convert,
   currentOffers,
-  daysBetween,
   priceOutlier,
   dressedPrice,
   isStale,

@@ -1,14 +1,7 @@
-import type { Micros } from '../units';
+import { daysBetween, type Micros } from '../units';
 import type { Book, Price } from '../project';
 import { normalisedPrice } from './observations';
 import type { Offer } from './offers';
-
-const DAY = 24 * 3600 * 1000;
-
-const dayOf = (iso: string): number => Date.parse(`${iso}T00:00:00Z`) / DAY;
-
-/** Whole days from one ISO date to another. */
-export const daysBetween = (from: string, to: string): number => Math.round(dayOf(to) - dayOf(from));
 
 /** Whether what was seen on `date` is older than `staleAfter` days; a price without date is. */
 export const isStale = (date: string | null, today: string, staleAfter: number): boolean =>

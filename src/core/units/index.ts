@@ -5,5 +5,5 @@ export { NUMBER, numberValue, parseCount, parseDecimal, percentText, plainCharac
 export * from './money';
 export { parseAngle, formatAngle } from './angle';
 export type { Degrees } from './angle';
-export { formatDay } from './day';
+export * from './day';
 export * from './bulk';

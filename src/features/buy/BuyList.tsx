@@ -9,9 +9,9 @@ import {
   itemOfBuy,
   purchaseLine,
 } from '@/core/budget';
-import { formatDay, formatMoney, formatTag, toMinor } from '@/core/units';
+import { daysBetween, formatDay, formatMoney, formatTag, toMinor } from '@/core/units';
 import type { Buy, Plan } from '@/core/plan';
-import { daysBetween, isStale, knownOn, offerAt } from '@/core/pricing';
+import { isStale, knownOn, offerAt } from '@/core/pricing';
 import {
   keptMoney,
   purchaseMoney,
@@ -34,7 +34,8 @@ import {
   type PlannedProject,
   usePending,
 } from '@/hooks';
-import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text, type PurchaseAt } from '@/ui';
+import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text } from '@/ui';
+import { type PurchaseAt } from '@/forms';
 
 interface Props {
   open: PlannedProject;

@@ -23,15 +23,14 @@ import {
   Cautions,
   Columns,
   Icon,
-  PurchaseForm,
   Row,
   SegmentedButtons,
   StatusBadge,
   useColors,
   useIsWide,
   Text,
-  type PurchaseAt,
 } from '@/ui';
+import { PurchaseForm, type PurchaseAt } from '@/forms';
 import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
 import { BuyList } from './BuyList';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { buildOrBuy, type Outcome } from '@/core/compare';
-import { isDate } from '@/core/io';
-import { formatDay, formatMoney, parseMoney, symbol } from '@/core/units';
+import { formatDay, formatMoney, parseMoney, symbol, isDay } from '@/core/units';
 import type { ReadyMade, Work } from '@/core/project';
 import { newId, notify, useToday, type OpenProject } from '@/hooks';
-import { SectionHeader, Button, IconAction, Row, SumRow, TextField, WorkFields, Text } from '@/ui';
+import { SectionHeader, Button, IconAction, Row, SumRow, TextField, Text } from '@/ui';
+import { WorkFields } from '@/forms';
 
 const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
@@ -91,7 +91,7 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
   const read = parseMoney(price, currency);
   const add = () => {
     setIsTried(true);
-    if (!read.ok || source.trim() === '' || !isDate(seen)) return;
+    if (!read.ok || source.trim() === '' || !isDay(seen)) return;
     onAdd({ id: newId(), price: read.value, source: source.trim(), date: seen });
     setDate(null);
     setPrice('');
@@ -126,7 +126,7 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
         value={seen}
         onChange={setDate}
         onSubmitEditing={add}
-        error={isDate(seen) ? null : `Write the day as year-month-day, such as ${today}.`}
+        error={isDay(seen) ? null : `Write the day as year-month-day, such as ${today}.`}
       />
       <Button mode="outlined" icon="add" onPress={add}>
         Add a ready-made price

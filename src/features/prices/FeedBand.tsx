@@ -1,23 +1,20 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatMoney } from '@/core/units';
+import { daysBetween, formatDayShort, formatMoney, weekday } from '@/core/units';
 import { usePlanDifference } from '@/hooks';
 import { Button, useColors, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { bookWith, type FeedState } from './news';
 import { count } from './words';
 
-const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
-
 /** `since Tuesday` within a week, `since 3 Nov`; blank when never looked at. */
 export const sinceWords = (date: string | null, today: string): string => {
   if (date === null) return '';
-  const day = new Date(`${date}T12:00:00Z`);
-  const days = Math.round((Date.parse(`${today}T12:00:00Z`) - day.getTime()) / 86_400_000);
+  const days = daysBetween(date, today);
   if (days <= 0) return ' since this morning';
   if (days === 1) return ' since yesterday';
-  if (days < 7) return ` since ${WEEKDAYS[day.getUTCDay()]}`;
-  return ` since ${day.getUTCDate()} ${day.toLocaleString('en', { month: 'short', timeZone: 'UTC' })}`;
+  if (days < 7) return ` since ${weekday(date)}`;
+  return ` since ${formatDayShort(date)}`;
 };
 
 /** What the followed stores have told, in one line: `23 prices changed since Tuesday: +3.10 on your open projects`. */

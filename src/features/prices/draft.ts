@@ -6,8 +6,9 @@ import {
   parseTag,
   percentText,
   type LengthUnit,
+  isDay,
 } from '@/core/units';
-import { isDate, withUnit } from '@/core/io';
+import { withUnit } from '@/core/io';
 import { amountOf, piecesByWeight, USUAL_SHEET, usualLength, type Need } from '@/core/pricing';
 import {
   itemName,
@@ -254,7 +255,7 @@ class DraftReader {
   date(today: string): string | null {
     const text = this.draft.date.trim();
     if (text === '') return this.draft.id === null ? today : null;
-    if (!isDate(text)) this.fault('date', `"${text}" is not a date; write it as 2026-05-31.`);
+    if (!isDay(text)) this.fault('date', `"${text}" is not a date; write it as 2026-05-31.`);
     return text;
   }
 

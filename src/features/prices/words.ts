@@ -1,4 +1,5 @@
 import {
+  daysBetween,
   formatDay,
   formatMoney,
   formatTag,
@@ -7,16 +8,7 @@ import {
   type LengthUnit,
   type Micros,
 } from '@/core/units';
-import {
-  comparedBy,
-  daysBetween,
-  isStale,
-  knownOn,
-  newestOf,
-  trendOf,
-  UNIT_WORDS,
-  type Offer,
-} from '@/core/pricing';
+import { comparedBy, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/pricing';
 import { taxAt } from '@/core/plan';
 import type { Price, Store, StoreKind } from '@/core/project';
 import type { PriceBookView } from './priceBookView';

@@ -4,6 +4,7 @@ import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/units';
 import { useProject, useReadyToCompare, useSnapshot, type OpenProject } from '@/hooks';
+import { isInFilledField, onKeyDown } from '@/platform/page';
 import { Button, IconAction, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -93,15 +94,11 @@ const useUndoKeys = (undo: () => void, redo: () => void): void => {
       if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
       const key = event.key.toLowerCase();
       const way = key === 'y' || (key === 'z' && event.shiftKey) ? redo : key === 'z' ? undo : null;
-      const field = document.activeElement;
-      const isTyping =
-        (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) && field.value !== '';
-      if (!way || isTyping) return;
+      if (!way || isInFilledField()) return;
       event.preventDefault();
       way();
     };
-    window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
+    return onKeyDown(pressed);
   }, [undo, redo]);
 };
 

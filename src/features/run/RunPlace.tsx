@@ -18,17 +18,8 @@ import {
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
-import {
-  SectionHeader,
-  Button,
-  Columns,
-  IconAction,
-  PurchaseForm,
-  useAwake,
-  useColors,
-  useIsWide,
-  Text,
-} from '@/ui';
+import { SectionHeader, Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
+import { PurchaseForm } from '@/forms';
 import { cartCommand, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { ElseForm } from './ElseForm';

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { formatDay, isCurrency, parseCount, parseDecimal, percentText, type LengthUnit } from '@/core/units';
+import {
+  formatDay,
+  isCurrency,
+  isoDay,
+  parseCount,
+  parseDecimal,
+  percentText,
+  type LengthUnit,
+} from '@/core/units';
 import { ok, type Result } from '@/core/result';
 import {
   bringSamplesBack,
@@ -164,7 +172,7 @@ export const SettingsPlace = () => {
                 <View style={styles.grow}>
                   <Text>{project.name}</Text>
                   <Text size="small" tone="soft">
-                    deleted {formatDay(new Date(deletedAt ?? 0).toISOString().slice(0, 10))}
+                    deleted {formatDay(isoDay(deletedAt ?? 0))}
                   </Text>
                 </View>
                 <Button

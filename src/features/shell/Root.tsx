@@ -6,6 +6,7 @@ import { useFonts } from 'expo-font';
 import { usePathname } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { dismiss, keepForOffline, services, useNotice, useOtherTabs, useSettings } from '@/hooks';
+import { paintPage } from '@/platform/page';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, TOUCH } from '@/ui';
 import { Frame } from './Frame';
 
@@ -36,8 +37,7 @@ const Themed = ({ children }: { children: ReactNode }) => {
     PlexBold: require('@expo-google-fonts/ibm-plex-sans-condensed/700Bold/IBMPlexSansCondensed_700Bold.ttf'),
   });
   useEffect(() => {
-    document.documentElement.style.colorScheme = isDark ? 'dark' : 'light';
-    document.body.style.backgroundColor = theme.ink.paper;
+    paintPage(isDark ? 'dark' : 'light', theme.ink.paper);
   }, [isDark, theme]);
   const settingsOfPaper = useMemo(() => ({ icon: paperIcon, rippleEffectEnabled: true }), []);
   return (

@@ -4,7 +4,8 @@ import { type Costs, type ToolCost } from '@/core/budget';
 import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/units';
 import type { Charge, Work } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/hooks';
-import { SectionHeader, Button, IconAction, orBlank, orNone, ReadField, Row, TextField, Text } from '@/ui';
+import { SectionHeader, Button, IconAction, ReadField, Row, TextField, Text } from '@/ui';
+import { orBlank, orNone } from '@/forms';
 import { ChargeFields, USUAL } from './ChargeFields';
 
 interface Props {

@@ -6,7 +6,8 @@ import { formatMoney } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Work } from '@/core/project';
 import type { OpenProject } from '@/hooks';
-import { SectionHeader, Button, SumRow, WorkFields } from '@/ui';
+import { SectionHeader, Button, SumRow } from '@/ui';
+import { WorkFields } from '@/forms';
 import { ToolCosts, TravelAndPower } from './CostFields';
 import { WorthView } from './WorthView';
 

@@ -2,7 +2,7 @@ import { chargesFor, firstBaseline, hardwareItem } from '@/core/budget';
 import type { Plan } from '@/core/plan';
 import { tagName, type Purchase, type PurchaseLine } from '@/core/project';
 import { newId, notify, today, type OpenProject } from '@/hooks';
-import { PurchaseForm, type PurchaseAt } from '@/ui';
+import { PurchaseForm, type PurchaseAt } from '@/forms';
 import { LineMore } from './LineMore';
 
 /** A purchase that nothing is known of yet. */

@@ -4,7 +4,8 @@ import { lineChange, refundFor, shareLine, splitLine, takeBack, WHOLE } from '@/
 import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
 import { keptQuantity, tagName, type PurchaseLine } from '@/core/project';
 import { newId, notify, today, useOtherProjects, type OpenProject } from '@/hooks';
-import { Button, Choice, Stepper, TextField, Text, type PurchaseAt } from '@/ui';
+import { Button, Choice, Stepper, TextField, Text } from '@/ui';
+import { type PurchaseAt } from '@/forms';
 import { ChargeFields } from './ChargeFields';
 import { ReceiptFields } from './ReceiptFields';
 

@@ -3,7 +3,8 @@ import { receiptWords } from '@/core/budget';
 import { formatMoney, parseMoney, symbol } from '@/core/units';
 import { receiptGap, wholeLines, type Purchase, type Receipt } from '@/core/project';
 import type { OpenProject } from '@/hooks';
-import { orBlank, orNone, ReadField, Text } from '@/ui';
+import { ReadField, Text } from '@/ui';
+import { orBlank, orNone } from '@/forms';
 
 /** What the receipt of a purchase says, held against its lines: total and tax, and the difference in words. */
 export const ReceiptFields = ({

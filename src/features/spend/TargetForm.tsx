@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { Text, Button, Choice, Detail, TextField } from '@/ui';
 import { capital } from '@/core/capital';
-import { isDate } from '@/core/io';
 import {
   formatMoney,
   parseDecimal,
@@ -10,6 +9,7 @@ import {
   symbol,
   writeMoney,
   type Minor,
+  isDay,
 } from '@/core/units';
 import type { ProjectMoney } from '@/core/budget';
 import { CATEGORIES, type Budget, type Category } from '@/core/project';
@@ -61,7 +61,7 @@ export const TargetForm = ({
       ? 'At most 100 percent is held back.'
       : null;
   const dateFault =
-    date.trim() !== '' && !isDate(date) ? `"${date}" is not a date; write it as 2026-05-31.` : null;
+    date.trim() !== '' && !isDay(date) ? `"${date}" is not a date; write it as 2026-05-31.` : null;
   const isReady =
     !shareFault && !dateFault && (kind === 'one' ? !fault(one) : read.every(([, value]) => !fault(value)));
   const save = () => {

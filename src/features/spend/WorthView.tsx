@@ -4,7 +4,8 @@ import { formatMoney, parseDecimal, parseMoney, percentText, symbol } from '@/co
 import type { Work } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import type { OpenProject } from '@/hooks';
-import { SectionHeader, orBlank, orNone, ReadField, SumRow, Text } from '@/ui';
+import { SectionHeader, ReadField, SumRow, Text } from '@/ui';
+import { orBlank, orNone } from '@/forms';
 
 /** What one could be asked for, what an offer brings, and how many must be sold before tools are paid. */
 export const WorthView = ({

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { parseDecimal, parseMoney, symbol, toMain } from '@/core/units';
 import type { Work } from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { Choice, ReadField } from './fields';
+import { Choice, ReadField } from '@/ui';
 
 /** What a blank field means: nothing is told. */
 export const orNone =

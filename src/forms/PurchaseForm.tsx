@@ -2,9 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { purchaseLine } from '@/core/budget';
 import { capital } from '@/core/capital';
-import { isDate } from '@/core/io';
 import type { Result } from '@/core/result';
-import { formatMoney, parseCount, parseMoney, symbol, writeMoney } from '@/core/units';
+import { formatMoney, parseCount, parseMoney, symbol, writeMoney, isDay } from '@/core/units';
 import {
   CATEGORIES,
   tagName,
@@ -16,10 +15,7 @@ import {
   type Store,
 } from '@/core/project';
 import { nameKey } from '@/core/lumber';
-import { Button } from './Button';
-import { Detail } from './Detail';
-import { Choice, TextField } from './fields';
-import { Text } from './Text';
+import { Button, Choice, Detail, Text, TextField } from '@/ui';
 
 const WORDS: { value: Category; label: string }[] = CATEGORIES.map((value) => ({
   value,
@@ -83,8 +79,7 @@ export const PurchaseForm = ({
   const isTaxTold = !isPlanned && tax.trim() !== '' && tax !== taxBefore;
   const told = isTaxTold ? parseMoney(tax, currency) : null;
   const taxFault = taxFaultOf(told, sum);
-  const isReady =
-    !taxFault && sum.ok && count.ok && isDate(date) && item.trim() !== '' && store.trim() !== '';
+  const isReady = !taxFault && sum.ok && count.ok && isDay(date) && item.trim() !== '' && store.trim() !== '';
   const save = () => {
     setTried(true);
     if (!sum.ok || !count.ok || !isReady) return;
@@ -174,7 +169,7 @@ export const PurchaseForm = ({
         value={date}
         onChange={setDate}
         onSubmitEditing={save}
-        error={isDate(date) ? null : `"${date}" is not a date; write it as 2026-05-31.`}
+        error={isDay(date) ? null : `"${date}" is not a date; write it as 2026-05-31.`}
       />
       {isPlanned ? null : (
         <>

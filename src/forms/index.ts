@@ -1,0 +1,2 @@
+export * from './PurchaseForm';
+export * from './WorkFields';

@@ -1,0 +1,53 @@
+/** Calls `listener` at each key that goes down. Returns how to stop. */
+export const onKeyDown = (listener: (event: KeyboardEvent) => void): (() => void) => {
+  window.addEventListener('keydown', listener);
+  return () => window.removeEventListener('keydown', listener);
+};
+
+/** Calls `listener` when the page is seen again, or no more. Returns how to stop. */
+export const onVisibility = (listener: (isVisible: boolean) => void): (() => void) => {
+  const heard = () => listener(document.visibilityState === 'visible');
+  document.addEventListener('visibilitychange', heard);
+  return () => document.removeEventListener('visibilitychange', heard);
+};
+
+/** Calls `listener` when the page goes or is hidden: a phone may end a page that is not looked at without another word. */
+export const onLeaving = (listener: () => void): void => {
+  window.addEventListener('pagehide', listener);
+  onVisibility((isVisible) => {
+    if (!isVisible) listener();
+  });
+};
+
+export const focusedElement = (): HTMLElement | null => document.activeElement as HTMLElement | null;
+
+/** Gives the focus back to what has it now, where that is still on the page. */
+export const focusKeeper = (): (() => void) => {
+  const before = focusedElement();
+  return () => {
+    if (before?.isConnected) before.focus({ preventScroll: true });
+  };
+};
+
+/** Whether the focus is in a field that holds text. */
+export const isInFilledField = (): boolean => {
+  const field = focusedElement();
+  return (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) && field.value !== '';
+};
+
+/** Something half typed that a reload would take away. */
+export const isHalfTyped = (): boolean => document.querySelector('[role=dialog], [data-half-typed]') !== null;
+
+/** The path of the address, as /project/ID/buy. */
+export const pagePath = (): string => window.location.pathname;
+
+export const reloadPage = (): void => window.location.reload();
+
+/** The colour behind everything, and which set of its own controls the browser draws. */
+export const paintPage = (scheme: 'dark' | 'light', background: string): void => {
+  document.documentElement.style.colorScheme = scheme;
+  document.body.style.backgroundColor = background;
+};
+
+/** What is drawn over everything else hangs here. */
+export const pageRoot = (): HTMLElement => document.body;
