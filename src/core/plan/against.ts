@@ -14,6 +14,7 @@ import {
   type Project,
 } from '../project';
 import { TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros } from '../units';
+import { currentOffers, planedSections } from '../pricing';
 import { rackFor } from './input';
 
 /** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
@@ -97,9 +98,16 @@ const sizesIn = (project: Project, book: Book): Record<string, SectionSize> => {
     ...Object.values(book.rack ?? {}).map(({ item }) => item),
     ...project.purchases.flatMap(({ lines }) => lines.map(({ item }) => item)),
   ];
-  return Object.fromEntries(
-    items.map(({ kind, section }) => [`${kind}:${section}`, sectionSize(kind, section)] as const),
-  );
+  return Object.fromEntries([
+    ...items.map(({ kind, section }) => [`${kind}:${section}`, sectionSize(kind, section)] as const),
+    ...currentOffers(book).flatMap((offer) =>
+      offer.rough
+        ? planedSections(offer, resolve(project, book.materials).parts).map(
+            ({ name, thickness, width }) => [`board:${name}`, { thickness, width }] as const,
+          )
+        : [],
+    ),
+  ]);
 };
 
 const sidesOf = (item: Item): { thickness: number; width: number; nominal: number } | null => {

@@ -1,7 +1,6 @@
 import { deadlineIn, searchBest, type Deadline, type Progress, type Solver } from '../cutting/solver';
 import { isCarried, paidAt, spareShares } from '../cutting/heuristics';
 import { offerFitsInCar, planCost, type Plan } from '../cutting/model';
-import { nameKey } from '../nameKey';
 import { byHandPlan } from './byHand';
 import { firstBasket } from './firstPlan';
 import type { PlanInput } from './inputTypes';
@@ -49,9 +48,9 @@ const FIRST_SHARE = 0.6;
  */
 const besides = (problem: PlanInput): PlanInput[] => {
   const { settings, offers, stores } = problem;
-  const shares = spareShares(settings);
+  const shareOf = spareShares(settings);
   const withSpares = offers.map((offer) => {
-    const part = offer.item.kind === 'board' ? (shares.get(nameKey(offer.item.material)) ?? 0) : 0;
+    const part = shareOf(offer);
     const dearer = (tier: (typeof offer.tiers)[number]) => ({
       ...tier,
       unitPrice: Math.round(tier.unitPrice * (1 + part)),

@@ -100,7 +100,7 @@ test('money: discount before tax, tax rounded once a store, shipping waived from
   expect(planCsv({ ...list, settings: { tax: 0.07, taxIncluded: true } }).tax).toBe(0);
 });
 
-test('rough wood by volume is bought as the boards it is planed to, where that is cheapest; a store may have its own tax', () => {
+test('rough wood by volume is bought in whole boards, planed, ripped to what is needed, with spares for its waste', () => {
   const list: Case = {
     parts: parts('a,3,20x95mm,2900,,,,,,larch'),
     prices:
@@ -108,14 +108,20 @@ test('rough wood by volume is bought as the boards it is planed to, where that i
       'Yard,20x95mm,3m,larch,9,,,\nMill,27x160mm,3m,larch,700,m3,5mm,0.25',
     unit: 'mm',
     stores: { Mill: { taxRate: 0.1 } },
-    settings: { tax: 0.2 },
+    settings: { tax: 0.2, tools: ['table-saw'] },
   };
   const plan = planCsv(list);
-  // 27 mm x (95 + 5) mm x 3 m, a quarter more, at 700 a cubic metre: 7.0875 a board, 7.80 with tax; the yard asks 10.80.
-  expect(plan.buys.map(({ store, qty, section }) => [store, qty, section])).toEqual([['Mill', 3, '20x95mm']]);
-  expect([plan.goods, plan.tax]).toEqual([2126, 213]);
-  expect(plan.layouts[0]?.pieces).toHaveLength(1);
-  expect(planCsv({ ...list, stores: { Mill: { trip: 1000 } } }).buys[0]?.store).toBe('Yard');
+  // One strip of 95 to each 155 mm: three at the mill are four with the quarter, 9.07 each; the yard asks 9 for one.
+  expect(plan.buys.map(({ store, qty, section }) => [store, qty, section])).toEqual([['Yard', 3, '20x95mm']]);
+  const narrow = planCsv({ ...list, parts: parts('a,6,20x75mm,2900,,,,,,larch') });
+  // 27 mm x 160 mm x 3 m at 700 a cubic metre: 9.072 a board. Two strips of 75 to each, and one of four spare.
+  expect(narrow.buys.map(({ store, qty, section, spare }) => [store, qty, section, spare])).toEqual([
+    ['Mill', 4, '20x155mm', 1],
+  ]);
+  expect([narrow.goods, narrow.tax]).toEqual([3629, 363]);
+  expect(narrow.layouts.map(({ count, pieces }) => [count, pieces.length])).toEqual([[3, 2]]);
+  const byHandSaw = planCsv({ ...list, parts: parts('a,6,20x75mm,2900,,,,,,larch'), settings: {} });
+  expect(byHandSaw.problems[0]?.sentence).toMatch(/no price for 20x75mm/);
 });
 
 test('packs are whole, tiers hold from their quantity on, availability caps purchases', () => {

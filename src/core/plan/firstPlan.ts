@@ -90,17 +90,21 @@ const withoutStuck = (input: PlanInput, first: FirstPlan): FirstPlan => {
   return { ...made, plan: infeasiblePlan(input.currency, [...made.plan.problems, ...stuck], rest) };
 };
 
-const tooLongToCarry = (plan: Plan, { settings, parts, unit }: PlanInput): PlanProblem[] => {
-  const stuck = stuckLayouts(plan, { settings });
+/** The parts of boards that cannot be brought home: those alone that cannot by themselves, where there are such. */
+const tooLongToCarry = (plan: Plan, input: PlanInput): PlanProblem[] => {
+  const stuck = stuckLayouts(plan, input);
   const ids = new Set(stuck.flatMap(({ pieces }) => pieces.map(({ partId }) => partId)));
-  return parts
-    .filter(({ id }) => ids.has(id))
-    .map((part) => ({
-      code: 'tooLongToCarry',
-      partIds: [part.id],
-      part: part.name,
-      sentence: `${part.name}, ${formatLength(part.length, unit)}: found no way to saw its board at the store so that all of it goes in the car. Raise the limit for carrying, or add a price for shorter boards.`,
-    }));
+  const parts = input.parts.filter(({ id }) => ids.has(id));
+  const hopeless = parts.filter((part) => {
+    const alone = planFrom({ ...input, parts: [{ ...part, count: 1 }] });
+    return !isAllMade(alone) || !isCarried(alone.plan, input.settings);
+  });
+  return (hopeless.length > 0 ? hopeless : parts).map((part) => ({
+    code: 'tooLongToCarry',
+    partIds: [part.id],
+    part: part.name,
+    sentence: `${part.name}, ${formatLength(part.length, input.unit)}: found no way to saw its board at the store so that all of it goes in the car. Raise the limit for carrying, or add a price for shorter boards.`,
+  }));
 };
 
 const planFrom = (input: PlanInput): FirstPlan => {
@@ -115,12 +119,13 @@ const planFrom = (input: PlanInput): FirstPlan => {
       input: makeable,
     };
   }
-  const soldOut = findSoldOut(makeable);
-  const rest = without(makeable, soldOut);
+  const { soldOut, parts } = takenInTurn(makeable);
+  const rest = { ...makeable, parts };
   const restBasket = cheapestBasket(rest);
   const plan = restBasket ? bounded(rest, restBasket) : undefined;
+  const reasons = [...problems, ...soldOut];
   return {
-    plan: infeasiblePlan(input.currency, [...problems, ...soldOut], plan),
+    plan: plan && reasons.length === 0 ? plan : infeasiblePlan(input.currency, reasons, plan),
     basket: restBasket,
     input: rest,
   };
@@ -138,23 +143,31 @@ const without = (input: PlanInput, problems: PlanProblem[]): PlanInput => {
 
 /**
  * What is offered but not enough of: sections, sheets and things are taken in one after the other, and what there is not
- * enough of beside those before is told.
+ * enough of beside those before is told. `parts` are those that there is enough for.
  */
-const findSoldOut = (input: PlanInput): PlanProblem[] => {
+const takenInTurn = (input: PlanInput): { soldOut: PlanProblem[]; parts: ResolvedPart[] } => {
   const problems: PlanProblem[] = [];
   let kept: ResolvedPart[] = [];
+  const takes = (parts: ResolvedPart[]): boolean => {
+    if (!basketFrom({ ...input, parts: [...kept, ...parts] })) return false;
+    kept = [...kept, ...parts];
+    return true;
+  };
   for (const parts of groupBy(input.parts, thing)) {
-    if (basketFrom({ ...input, parts: [...kept, ...parts] })) {
-      kept = [...kept, ...parts];
-      continue;
-    }
-    const name = parts[0] ? thing(parts[0]) : '';
+    if (takes(parts)) continue;
+    // Of some of them there may be enough.
+    const short = parts.length > MAX_ALONE ? parts : parts.filter((part) => !takes([part]));
+    const name = short[0] ? thing(short[0]) : '';
+    if (short.length === 0) continue;
     problems.push({
       code: 'soldOut',
-      partIds: parts.map(({ id }) => id),
+      partIds: short.map(({ id }) => id),
       part: name,
-      sentence: `${name}: the stores do not have enough of it for ${parts.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.`,
+      sentence: `${name}: the stores do not have enough of it for ${short.map((part) => part.name).join(', ')}. Add a price at another store, or allow another material.`,
     });
   }
-  return problems;
+  return { soldOut: problems, parts: kept };
 };
+
+/** Of more parts than these of one section it is not tried which of them there is enough for: that takes long. */
+const MAX_ALONE = 40;

@@ -1,6 +1,6 @@
 import { fromCsv } from '../testing';
-import { againstProject, planCost, planInput, shownPlan, type Plan } from '.';
-import { bestPlan, byHandPlan, checkPlan, type Solver } from './planner';
+import { againstProject, planCost, planInput, shownPlan, type Plan, type PlanInput } from '.';
+import { bestPlan, byHandPlan, checkPlan, firstPlan, type Solver } from './planner';
 import { randomList } from './randomList';
 
 /** What planning one random list came to. */
@@ -50,11 +50,34 @@ export const fuzzOne = (
     if (plan.status === 'infeasible' && !shown && plan.problems.length < given.project.groups.length)
       faults.push(`nothing is planned: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
     if (shown && shown.lowerBound > shown.total) faults.push('the bound is above the plan');
+    for (const name of leftOutForNothing(plan, input)) faults.push(`${name} is left out, and can be made`);
     const hand = plan.status === 'infeasible' ? null : byHandPlan(input);
     if (hand && shown && planCost(hand) < planCost(shown))
       faults.push(`by hand ${planCost(hand)}, planned ${planCost(shown)}`);
   }
   return { seed, faults, plan, seconds };
+};
+
+/** Parts that a plan leaves out, though one of each to a board of an offer without limit can be bought and brought home. */
+const leftOutForNothing = (plan: Plan, input: PlanInput): string[] => {
+  const left = new Set(plan.problems.flatMap(({ partIds }) => partIds));
+  const endless = input.offers.filter(({ available }) => available === null);
+  return input.parts
+    .filter(({ id, kind }) => left.has(id) && kind !== 'hardware')
+    .filter((part) =>
+      endless.some((offer) => {
+        const alone = firstPlan({
+          ...input,
+          parts: [{ ...part, count: 1 }],
+          offers: [offer],
+          owned: [],
+          problems: [],
+          settings: { ...input.settings, spare: {} },
+        });
+        return alone.status !== 'infeasible';
+      }),
+    )
+    .map(({ name }) => name);
 };
 
 /** What a plan is checked against: of one that leaves parts out, the parts that it makes. */

@@ -112,6 +112,13 @@ const withEndsAndSawing = (
   const hasBadEnds = chance(0.3);
   const unusable = () => (hasBadEnds && chance(0.3) ? pick(['1in', '2 1/2in', '6in']) : '');
   const sheet = { length: measure(pick(['5ft', '8ft']), 'in'), width: measure('4ft', 'in') };
+  const roughRows = (): string[] =>
+    chance(0.15)
+      ? ['1x8in', '1-7/8x6-1/4in'].map(
+          (section) =>
+            `${Object.keys(stores)[0]},,,${section},${pick(FEET)}ft,,${pick(MATERIALS)},${whole(2, 5)}.10,1,1,,,bf,1/4in,${pick(['0', '0.2'])}`,
+        )
+      : [];
   const sawn = (store: Partial<Store>): Partial<Store> => ({
     ...store,
     ...(store.cuts && chance(0.3) ? { cuts: whole(1, 3) } : {}),
@@ -119,8 +126,9 @@ const withEndsAndSawing = (
   });
   return {
     prices: [
-      `${head},unusable`,
-      ...rows.map((row) => `${row},${row.includes('hardware') ? '' : unusable()}`),
+      `${head},unusable,unit,billet_planing,billet_waste`,
+      ...rows.map((row) => `${row},${row.includes('hardware') ? '' : unusable()},,,`),
+      ...roughRows(),
     ].join('\n'),
     settings: { ...settings, ...(chance(0.15) ? { maxCarrySheet: sheet } : {}) },
     stores: Object.fromEntries(Object.entries(stores).map(([name, store]) => [name, sawn(store)])),

@@ -140,7 +140,7 @@ describe('rough wood', () => {
     expect(dressedPrice(offer, 1, { ...wanted, width: 156 * TICKS_PER_MM })).toBeNull();
   });
 
-  test('it is an offer for each section that the parts need, and none as it lies there', () => {
+  test('it is an offer for each thickness that the parts need, as wide as its straight edges leave it', () => {
     const { project, book } = fromCsv({
       parts:
         'part,qty,section,length,material\nSlat,4,20x95mm,800,larch\nPost,2,45x145mm,800,larch\nLath,2,20x45mm,500,pine',
@@ -149,9 +149,9 @@ describe('rough wood', () => {
     });
     const { parts } = resolve(project);
     const all = withDressed(currentOffers(bookOf(rough())), parts);
-    expect(all.map(({ item }) => item.section)).toEqual(['20x95mm']);
+    expect(all.map(({ item, waste }) => [item.section, waste])).toEqual([['20x155mm', 0.25]]);
     expect(all[0]?.name).toContain('from rough 27x160mm');
-    expect(needsOf(parts, all).map(({ offers }) => offers.length)).toEqual([1, 0, 0]);
+    expect(needsOf(parts, all).map(({ offers }) => offers.length)).toEqual([0, 0, 0]);
     expect(withDressed(currentOffers(book), parts)).toEqual(currentOffers(book));
   });
 });
@@ -164,7 +164,7 @@ test('a planed board leads back to the rough wood that it is made from, whatever
   const item = { ...board('2x8', '8ft', 'larch'), name: 'clips / rough' };
   const book = bookOf(price('r', { item, rough: { planing: measure('0mm', 'mm'), waste: 0 } }));
   const planed = withDressed(currentOffers(book), resolve(project).parts);
-  expect(planed.map(({ item: made }) => made.section)).toEqual(['5/4x4', '1-1/2x1-1/2in']);
+  expect(planed.map(({ item: made }) => made.section)).toEqual(['1x7-1/4in', '1-1/2x7-1/4in']);
   for (const { key } of planed) expect(offerAt(book, key)).toBe(only(book));
 });
 

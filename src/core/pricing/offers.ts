@@ -33,6 +33,8 @@ export interface Offer {
   tiers: Tier[];
   /** Rough wood: it must be planed, and is sold in random widths. */
   rough?: Rough;
+  /** The share of spare boards that are wanted of it, whatever its material; absent: as its material. */
+  waste?: number;
 }
 
 /** The offers of a book as they were worked out, with what they rest on. */

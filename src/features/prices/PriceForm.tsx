@@ -292,8 +292,8 @@ const ShapeFields = ({ draft, unit, field, set }: FieldsProps) => (
     {draft.kind === 'board' && draft.finish === 'rough' ? (
       <>
         <Text size="small" tone="soft">
-          Write the section and length it usually comes in. A needed board is then priced by its share of
-          that, planed, with the waste.
+          Write the section and length it usually comes in. Whole boards of that are bought, planed and made
+          straight; what is narrower is ripped from them, and the waste is bought as spare boards.
         </Text>
         {field('planing', 'Planing takes off')}
         {field('waste', 'Waste in percent', 'Knots, wane and ends: a quarter is usual (rule of thumb).')}

@@ -35,6 +35,12 @@ export const assemble = (input: CuttingProblem, basket: Basket): Plan => {
   return paidAt(input, withSpares(basket.purchases, basket.boards, input), layouts, short);
 };
 
+/** A basket as a plan without the spare boards that are wanted with it. */
+export const assembleWithoutSpares = (input: CuttingProblem, basket: Basket): Plan => {
+  const { layouts, short } = layoutsOf(input, basket);
+  return paidAt(input, basket.purchases, layouts, short);
+};
+
 /** A plan of what is bought and cut, with the money it comes to. */
 export const paidAt = (
   input: CuttingProblem,

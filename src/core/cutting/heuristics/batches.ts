@@ -10,6 +10,7 @@ import {
   type Stock,
   type NetPricing,
 } from '../model';
+import { canComeHome, comingHome } from './carrying';
 import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
 import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
 
@@ -25,6 +26,8 @@ export interface PackedBatch {
   panels: FilledPanel[];
   /** What it costs if nothing else is bought. */
   cost: number;
+  /** Whether all of it can be brought home. */
+  isHome: boolean;
 }
 
 /**
@@ -70,10 +73,10 @@ const cheapestMaterial = (
   const first = parts[0];
   const materials = first ? materialsFor(first, input) : [];
   if (materials.length === 1 && materials[0] !== undefined) return materials[0];
-  let best: { material: string; cost: number } | null = null;
+  let best: { material: string; packed: PackedBatch } | null = null;
   for (const material of materials) {
-    const cost = packBatch({ parts, material }, input, stocks, till)?.cost ?? Infinity;
-    if (cost < (best?.cost ?? Infinity)) best = { material, cost };
+    const packed = packBatch({ parts, material }, input, stocks, till);
+    if (packed && isBetter(packed, best?.packed ?? null)) best = { material, packed };
   }
   return best?.material ?? null;
 };
@@ -89,11 +92,28 @@ export const packBatch = (
   if (!first || first.kind === 'hardware') return null;
   const own = all.filter(({ kind, material }) => kind === first.kind && material === pool.material);
   let best: PackedBatch | null = null;
-  for (const way of [...boardWays(pool.parts, own, input), ...panelWays(pool.parts, own, input)]) {
-    const bought = buyStocks(countStocks([...way.boards, ...way.panels].map(({ stock }) => stock)), till);
-    if (bought && bought.cost < (best?.cost ?? Infinity)) best = { ...way, cost: bought.cost };
-  }
+  for (const way of [...boardWays(pool.parts, own, input), ...panelWays(pool.parts, own, input)])
+    for (const { isHome, ...packed } of homeward(way, own, input)) {
+      const bought = buyStocks(
+        countStocks([...packed.boards, ...packed.panels].map(({ stock }) => stock)),
+        till,
+      );
+      if (!bought) continue;
+      const made = { ...packed, isHome, cost: bought.cost };
+      if (isBetter(made, best)) best = made;
+    }
   return best;
+};
+
+/** What can be brought home is better than what cannot; else what costs less. */
+const isBetter = (packed: PackedBatch, best: PackedBatch | null): boolean =>
+  !best || (packed.isHome === best.isHome ? packed.cost < best.cost : packed.isHome);
+
+/** A way as it is, and where it cannot be brought home, one that can. */
+const homeward = (way: Way, stocks: Stock[], { settings }: CuttingProblem): (Way & { isHome: boolean })[] => {
+  const isHome = [...way.boards, ...way.panels].every((filled) => canComeHome(filled, settings));
+  const other = isHome ? null : comingHome(way, stocks, settings);
+  return [{ ...way, isHome }, ...(other ? [{ ...other, isHome: true }] : [])];
 };
 
 type Way = Pick<PackedBatch, 'boards' | 'panels'>;

@@ -44,7 +44,8 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
     );
   return drawing;
 
-  function parts({ axis, parts: list }: Exclude<Cutting, Leaf>, cell: Cell, on: string | undefined) {
+  function parts({ axis, parts: given }: Exclude<Cutting, Leaf>, cell: Cell, on: string | undefined) {
+    const list = axis === 'along' ? widestCutFirst(given) : given;
     const total = axis === 'along' ? cell.length : cell.width;
     const begin = axis === 'along' ? cell.x : cell.y;
     const sizes = grown(list, axis, total, kerf);
@@ -92,6 +93,12 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
     const made: Cut = { kind: axis === 'along' ? 'crosscut' : 'rip', at };
     drawing.cuts.push(on === undefined ? made : { ...made, on });
   }
+};
+
+/** Slanted pieces before square ones: what the saw takes more of them lies behind each, and so before the next. */
+const widestCutFirst = (list: Cutting[]): Cutting[] => {
+  const padOf = (part: Cutting): Ticks => (isLeaf(part) ? part.along.pad : 0);
+  return list.some((part) => padOf(part) > 0) ? [...list].sort((a, b) => padOf(b) - padOf(a)) : list;
 };
 
 /** The parts' sizes along an axis: what they need at least, and what is left over given to those that would come out short. */

@@ -82,18 +82,25 @@ const woodInTurn = (input: CuttingProblem, pricing: NetPricing): Basket | null =
   const batches = batchesOf(input, stocks, pricing);
   if (!batches) return null;
   const basket: Basket = { boards: [], panels: [], purchases: [] };
-  for (const batch of batches) {
+  for (const batch of batches)
+    if (!take(batch)) {
+      // Others were there first: then of whatever material there is still enough of.
+      const again = chooseBatches(batch.parts, input, stocks, pricing);
+      if (!again?.every(take)) return null;
+    }
+  return basket;
+
+  function take(batch: MaterialBatch): boolean {
     const packed = packBatch(batch, input, stocks, pricing);
-    if (!packed) return null;
-    const counts = boardsIn(packed);
-    const bought = buyStocks(counts, pricing);
-    if (!bought) return null;
+    const counts = packed && boardsIn(packed);
+    const bought = counts && buyStocks(counts, pricing);
+    if (!packed || !bought) return false;
     spendStocks(counts, bought.purchases);
     basket.boards.push(...packed.boards);
     basket.panels.push(...packed.panels);
     basket.purchases.push(...bought.purchases);
+    return true;
   }
-  return basket;
 };
 
 const batchesOf = (input: CuttingProblem, stocks: Stock[], pricing: NetPricing): MaterialBatch[] | null => {

@@ -1,9 +1,25 @@
 import { nameKey } from '../../nameKey';
-import { offerFitsInCar, tierFor, type CuttingProblem, type Purchases, type Stock } from '../model';
+import {
+  offerFitsInCar,
+  tierFor,
+  type CuttingProblem,
+  type Offer,
+  type Purchases,
+  type Stock,
+} from '../model';
 
-/** The share of extra boards by the name key of a material. */
-export const spareShares = ({ spare = {} }: CuttingProblem['settings']): Map<string, number> =>
-  new Map(Object.entries(spare).map(([name, share]) => [nameKey(name), share]));
+/** The share of extra boards that is wanted of an offer: as its material asks for, or as it brings with it. */
+export const spareShares = ({
+  spare = {},
+}: CuttingProblem['settings']): ((offer: Pick<Offer, 'item' | 'waste'>) => number) => {
+  const shares = new Map(Object.entries(spare).map(([name, share]) => [nameKey(name), share]));
+  return ({ item, waste = 0 }) =>
+    item.kind === 'board' ? Math.max(shares.get(nameKey(item.material)) ?? 0, waste) : 0;
+};
+
+/** Whether spare boards may be wanted of anything. */
+export const mayWantSpares = ({ settings, offers }: Pick<CuttingProblem, 'settings' | 'offers'>): boolean =>
+  Object.keys(settings.spare ?? {}).length > 0 || offers.some(({ waste }) => waste !== undefined);
 
 /**
  * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
@@ -16,8 +32,8 @@ export const withSpares = (
   boards: { stock: Stock }[],
   { settings, owned, offers }: Pick<CuttingProblem, 'settings' | 'owned' | 'offers'>,
 ): Purchases[] => {
-  const shares = spareShares(settings);
-  if (shares.size === 0) return purchases;
+  if (!mayWantSpares({ settings, offers })) return purchases;
+  const shareOf = spareShares(settings);
   const visited = new Set(purchases.map(({ offer }) => offer.storeId));
   const groups = new Map<string, Purchases[]>();
   for (const purchase of purchases) {
@@ -27,7 +43,7 @@ export const withSpares = (
     groups.set(key, [...(groups.get(key) ?? []), purchase]);
   }
   const added = [...groups.values()].flatMap((group): Purchases[] => {
-    const share = shares.get(nameKey(group[0]?.offer.item.material ?? '')) ?? 0;
+    const share = Math.max(...group.map(({ offer }) => shareOf(offer)));
     const now = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
     const [first] = group;
     const isOfIt = (of: { thickness: number; width: number; material: string }) =>

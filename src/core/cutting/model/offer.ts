@@ -31,6 +31,8 @@ export interface Offer {
   available: number | null;
   /** By `minQty`, ascending. */
   tiers: Tier[];
+  /** The share of spare boards that are wanted of it at the least, whatever its material; absent: none. */
+  waste?: number;
 }
 
 /** The tier that holds for `quantity` purchases; null where the store sells no so few. */

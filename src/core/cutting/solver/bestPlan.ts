@@ -1,4 +1,11 @@
-import { type Basket, assemble, isCarried, lowerBound, planOf } from '../heuristics';
+import {
+  type Basket,
+  assembleWithoutSpares,
+  isCarried,
+  lowerBound,
+  mayWantSpares,
+  planOf,
+} from '../heuristics';
 import { planCost, type CuttingProblem, type Plan } from '../model';
 import { basketOf, patternsOf, type Chosen } from './baskets';
 import { deadlineIn, isLate, type Deadline } from './deadline';
@@ -223,6 +230,4 @@ const tieOf = ({ stores, buys }: Plan): number => {
 
 /** What a plan costs without its spare boards. */
 const costWithoutSpares = (plan: Plan, basket: Basket, input: CuttingProblem): number =>
-  Object.keys(input.settings.spare ?? {}).length === 0
-    ? planCost(plan)
-    : planCost(assemble({ ...input, settings: { ...input.settings, spare: {} } }, basket));
+  planCost(mayWantSpares(input) ? assembleWithoutSpares(input, basket) : plan);

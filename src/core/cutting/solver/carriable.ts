@@ -1,6 +1,6 @@
-import { type SawSettings, fitsInCar, fitsPanel, storeCutsOf, usableLength } from '../model';
+import { type SawSettings, fitsPanel, usableLength } from '../model';
 import { drawBoard } from '../heuristics/drawBoard';
-import { drawPanel } from '../heuristics/drawPanel';
+import { canComeHome } from '../heuristics/carrying';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
 import type { CuttingInstance, Pattern } from './types';
 
@@ -11,15 +11,12 @@ export const isCarriable = (
   settings: SawSettings,
 ): boolean => {
   const stock = stocks[place];
-  if (!stock || stock.offers.length === 0 || fitsInCar(stock, settings)) return true;
+  if (!stock) return true;
   const pieces = counts.flatMap(([type, count]) => {
     const part = types[type]?.part;
     return part ? Array.from({ length: count }, () => boardPiece(part, settings)) : [];
   });
-  const drawing = cutting
-    ? drawPanel({ stock, cutting }, settings)
-    : drawBoard(filledWith(stock, pieces), settings);
-  return storeCutsOf({ ...stock, ...drawing }, settings, stock.storeCuts) !== null;
+  return canComeHome(cutting ? { stock, cutting } : filledWith(stock, pieces), settings);
 };
 
 /** What the corners of drawn pieces may be rounded by, in ticks. */

@@ -37,18 +37,27 @@ const holding = (buy: BuyToCheck, prices: PriceRow[]): Map<number, PriceRow> => 
   return rows;
 };
 
-/** Price of a board that is planed from rough wood: its share of the rough board, and what is lost. */
-const dressedPrice = (buy: BuyToCheck, against: CheckAgainst): Micros[] => {
+/** The rows of rough wood from which a board can be planed: as wide as its straight edges leave it, and no thicker. */
+export const roughRows = (buy: BuyToCheck, against: CheckAgainst): PriceRow[] => {
   const size = sizeOf(against, buy);
-  if (!size) return [];
-  return against.prices.flatMap(({ store, rough, unitPrice, pack, length }) => {
-    if (!rough?.size || unitPrice === null || nameKey(store) !== nameKey(buy.store)) return [];
-    if (size.thickness + rough.planing > rough.size.thickness || length !== buy.length) return [];
-    const used = size.width + rough.planing;
-    return used > rough.size.width
-      ? []
-      : [Math.round(((unitPrice / pack) * used * (1 + rough.waste)) / rough.size.width)];
-  });
+  if (!size || buy.kind !== 'board') return [];
+  return against.prices.filter(
+    ({ store, rough, pack, length, material }) =>
+      rough?.size &&
+      nameKey(store) === nameKey(buy.store) &&
+      nameKey(material) === nameKey(buy.material) &&
+      length === buy.length &&
+      pack === buy.pack &&
+      size.thickness + rough.planing <= rough.size.thickness &&
+      size.width + rough.planing <= rough.size.width,
+  );
+};
+
+/** The share of spare boards that rough wood brings with it; 0 for what is sold as it is. */
+export const roughWaste = (buy: BuyToCheck, against: CheckAgainst): number => {
+  if (holding(buy, against.prices).size > 0) return 0;
+  const wastes = roughRows(buy, against).map(({ rough }) => rough?.waste ?? 0);
+  return wastes.length === 0 ? 0 : Math.min(...wastes);
 };
 
 /** Whether every buy is at a price that holds, and all sums follow from them: rounded half up, once a store. */
@@ -99,7 +108,11 @@ const checkBuy = (buy: BuyToCheck, plan: PlanToCheck, against: CheckAgainst, not
     .reduce((sum, { qty }) => sum + qty, 0);
   const tier = [...rows.keys()].filter((least) => least <= quantity).sort((a, b) => b - a)[0];
   const row = tier === undefined ? undefined : rows.get(tier);
-  const expected = row ? [row.unitPrice] : rows.size === 0 ? dressedPrice(buy, against) : [];
+  const expected = row
+    ? [row.unitPrice]
+    : rows.size === 0
+      ? roughRows(buy, against).map(({ unitPrice }) => unitPrice)
+      : [];
   if (!expected.some((price) => price !== null && isSame(price, buy.unitPrice)))
     note(
       place,

@@ -46,7 +46,7 @@ export interface PriceRow {
   date: string | null;
   /** Null: the row cannot be priced. */
   unitPrice: Micros | null;
-  /** Rough wood: the size of the rough board, what planing takes off a face, and the share that is lost. */
+  /** Rough wood: the size of the rough board, what planing takes off a face, and the share of spare boards that is wanted. */
   rough: { size: SectionSize; planing: Ticks; waste: number } | null;
 }
 

@@ -2,7 +2,7 @@ import { nameKey } from '../../nameKey';
 import type { Problem } from '../../result';
 import { consumedQuantity, type Item } from '../model';
 import { checkLayout, NEAR } from './geometry';
-import { checkMoney } from './money';
+import { checkMoney, roughWaste } from './money';
 import {
   storeOf,
   type BuyToCheck,
@@ -29,6 +29,7 @@ export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] 
     checkLayout(layout, partsOf, against, note, (fitting) => pieces.push({ fitting, count: layout.count }));
   checkMade(plan, wanted, countMade(pieces), against, note);
   checkSupply(plan, against, note);
+  checkSpares(plan, against, note);
   checkCarried(plan, against, note);
   checkMoney(plan, against, note);
   return problems;
@@ -104,7 +105,7 @@ const checkMade = (
 };
 
 /** Whether everything that is cut was bought or is owned, in the size that it is drawn in. */
-const checkSupply = (plan: PlanToCheck, { owned, settings }: CheckAgainst, note: Note): void => {
+const checkSupply = (plan: PlanToCheck, { owned }: CheckAgainst, note: Note): void => {
   const cut = new Map<string, { count: number; layout: LayoutToCheck }>();
   for (const layout of plan.layouts) {
     const source =
@@ -137,27 +138,36 @@ const checkSupply = (plan: PlanToCheck, { owned, settings }: CheckAgainst, note:
     const name = 'owned' in source ? source.owned || layout.section : `${source.item} of ${source.store}`;
     if (count > there) note(name, `${count} are cut, and ${there} are there`);
   }
-  const shares = Object.entries(settings.spare ?? {});
-  for (const [material, share] of shares) {
-    const boards = plan.buys.filter(
-      (buy) => buy.kind === 'board' && nameKey(buy.material) === nameKey(material),
-    );
-    for (const section of new Set(boards.map((buy) => buy.section))) {
-      const own = boards.filter((buy) => buy.section === section);
-      const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
-      const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
-      const isOfIt = (of: { section: string; material: string }) =>
-        of.section === section && nameKey(of.material) === nameKey(material);
-      const before = owned
-        .filter((pile) => pile.isBought && isOfIt(pile))
-        .reduce((sum, { quantity }) => sum + quantity, 0);
-      const cutOwned = plan.layouts
-        .filter((layout) => 'owned' in layout.source && isOfIt(layout))
-        .reduce((sum, { count }) => sum + count, 0);
-      const cutBefore = Math.min(before, cutOwned);
-      if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore))
-        note(`${section} ${material}`, 'has fewer spare boards than are wanted');
+};
+
+/** Whether the spare boards are there that are wanted of each section and material. */
+const checkSpares = (plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
+  const { owned, settings } = against;
+  const shares = new Map(
+    Object.entries(settings.spare ?? {}).map(([material, share]) => [nameKey(material), share]),
+  );
+  const groups = new Map<string, BuyToCheck[]>();
+  for (const buy of plan.buys)
+    if (buy.kind === 'board') {
+      const key = `${buy.section}:${nameKey(buy.material)}`;
+      groups.set(key, [...(groups.get(key) ?? []), buy]);
     }
+  for (const own of groups.values()) {
+    const { section, material } = own[0] as BuyToCheck;
+    const share = Math.max(shares.get(nameKey(material)) ?? 0, ...own.map((buy) => roughWaste(buy, against)));
+    const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
+    const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
+    const isOfIt = (of: { section: string; material: string }) =>
+      of.section === section && nameKey(of.material) === nameKey(material);
+    const before = owned
+      .filter((pile) => pile.isBought && isOfIt(pile))
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+    const cutOwned = plan.layouts
+      .filter((layout) => 'owned' in layout.source && isOfIt(layout))
+      .reduce((sum, { count }) => sum + count, 0);
+    const cutBefore = Math.min(before, cutOwned);
+    if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore))
+      note(`${section} ${material}`, 'has fewer spare boards than are wanted');
   }
 };
 
