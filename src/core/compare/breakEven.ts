@@ -1,17 +1,19 @@
 import { projectMoney } from '../budget';
 import { toMicros, toMinor, type Minor } from '../units';
 import { shownPlan, type Plan } from '../plan';
+import { offerAt } from '../pricing';
 import type { Book, Project } from '../project';
 import { familyOf, materialOf, nameKey } from '../lumber';
 
 /** The best plan of a project at the prices of a book, checked; null where none can be made. */
 export type PlanWith = (project: Project, book: Book) => Plan | null;
 
-/** The price of a board at or below which a way to do a project costs no more than another. */
+/** The price of one board at one store at or below which a way costs no more than another, all other prices as they are. */
 export interface BreakEven {
-  /** As the shelf tag names it: the board of that material that is bought most. */
+  /** As the shelf tag names it: the board of the way's own material that most is bought of. */
   item: string;
-  /** Per purchase, as on the tag, rounded down; the other sizes of the material at the same share of their prices. */
+  store: string;
+  /** Per purchase, as on the tag: a cent more, and the way costs more than the other. */
   price: Minor;
   /** What it costs now. */
   now: Minor;
@@ -19,11 +21,14 @@ export interface BreakEven {
 
 /** Price steps that are looked at: each plan gives a straight line, and the least of lines is met from below. */
 const MAX_STEPS = 5;
+/** So many cents beside the price that the lines give are tried for the one that holds. */
+const MAX_CENTS = 3;
 
 /**
- * The price at which `project` comes to `goal`: all boards of the material that `fresh` names move together. What it
- * costs is the least of straight lines over that price, so that each new plan brings the price nearer from below; the
- * price given was planned at, and held. Null where it does not win even for nothing, or nothing of it is bought.
+ * The price at which `project` comes to `goal`, of the board of the materials `fresh` that most is bought of, where it is
+ * bought: that price moves alone. What the project costs is the least of straight lines over it, so that each new plan brings
+ * the price nearer from below. The price given was planned at, and held; a cent above, it did not. Null where it does not win
+ * even for nothing, costs no more at any price, or nothing of it is bought.
  */
 export const breakEven = (
   project: Project,
@@ -34,53 +39,60 @@ export const breakEven = (
   planWith: PlanWith,
 ): BreakEven | null => {
   const keys = new Set(fresh.map(nameKey));
-  const buys = (of: Plan) =>
-    (shownPlan(of)?.buys ?? []).filter(({ material }) => keys.has(nameKey(material)));
-  const most = buys(plan).sort((a, b) => b.qty * b.length - a.qty * a.length)[0];
-  if (!most || plan.status === 'infeasible') return null;
-  const currency = project.currency;
+  const [most] = (shownPlan(plan)?.buys ?? [])
+    .filter(({ material }) => keys.has(nameKey(material)))
+    .sort((a, b) => b.qty * b.length - a.qty * a.length);
+  const offer = most && offerAt(book, most.offerKey);
+  if (!most || !offer || plan.status === 'infeasible') return null;
+  const cent = toMicros(1, project.currency);
+  const moved = new Set(offer.tiers.map(({ price }) => price.id));
+  const at = (share: number): { total: Minor; slope: number } | null => {
+    const held = atShare(book, moved, share);
+    const made = share === 1 ? plan : planWith(project, held);
+    if (!made || made.status === 'infeasible') return null;
+    const paid = (shownPlan(made)?.buys ?? []).filter(({ offerKey }) => offerKey === most.offerKey);
+    return {
+      total: projectMoney(project, held, made).total,
+      slope: paid.reduce((sum, { costWithTax }) => sum + costWithTax, 0) / share,
+    };
+  };
   let share = 1;
-  let at: Plan = plan;
-  let held = book;
   for (let step = 0; step < MAX_STEPS; step++) {
-    const { total } = projectMoney(project, held, at);
-    const slope = buys(at).reduce((sum, { costWithTax }) => sum + costWithTax, 0) / share;
-    if (slope <= 0) return null;
-    const next = share + (goal - total) / slope;
+    const now = at(share);
+    if (!now || now.slope <= 0) return null;
+    const next = share + (goal - now.total) / now.slope;
     if (next <= 0) return null;
     if (Math.abs(next - share) < 1e-4) break;
     share = next;
-    held = atShare(book, keys, share);
-    const replanned = planWith(project, held);
-    if (!replanned || replanned.status === 'infeasible') return null;
-    at = replanned;
   }
-  // Told in whole cents, and only where a plan at that price keeps to the goal.
-  const cent = toMicros(1, currency);
-  for (
-    let price = Math.floor((most.unitPrice * share) / cent), tries = 0;
-    tries < 3 && price > 0;
-    price--, tries++
-  ) {
-    const told = atShare(book, keys, (price * cent) / most.unitPrice);
-    const replanned = planWith(project, told);
-    if (
-      replanned &&
-      replanned.status !== 'infeasible' &&
-      projectMoney(project, told, replanned).total <= goal
-    )
-      return { item: most.item, price, now: toMinor(most.unitPrice, currency) };
+  const holds = (price: Minor): boolean => {
+    const found = at((price * cent) / most.unitPrice);
+    return found !== null && found.total <= goal;
+  };
+  const price = lastThatHolds(Math.round((most.unitPrice * share) / cent), holds);
+  return price === null
+    ? null
+    : { item: most.item, store: most.store, price, now: toMinor(most.unitPrice, project.currency) };
+};
+
+/** The last price near one that holds, a cent above which none does; null: there is none near. */
+const lastThatHolds = (near: Minor, holds: (price: Minor) => boolean): Minor | null => {
+  const isUp = near > 0 && holds(near);
+  for (let step = 1; step <= MAX_CENTS; step++) {
+    const price = isUp ? near + step : near - step;
+    if (price <= 0) return null;
+    if (holds(price) !== isUp) return isUp ? price - 1 : price;
   }
   return null;
 };
 
-/** A book in which the materials of `keys` cost a share of what they do. */
-const atShare = (book: Book, keys: Set<string>, share: number): Book => ({
+/** A book in which some prices are a share of what they are. */
+const atShare = (book: Book, ids: Set<string>, share: number): Book => ({
   ...book,
   prices: Object.fromEntries(
     Object.entries(book.prices).map(([id, price]) => [
       id,
-      keys.has(nameKey(price.item.material)) ? { ...price, price: Math.round(price.price * share) } : price,
+      ids.has(id) ? { ...price, price: Math.round(price.price * share) } : price,
     ]),
   ),
 });

@@ -66,7 +66,7 @@ const fromProposals = (project: Project, book: Book): Candidate[] =>
     const made = withChanges(project, changes);
     const kind = kindOf(proposal, project, made, book);
     if (kind === null || !isAsFit(made, project, book)) return [];
-    const title = kind === 'ripping' ? 'Rip narrow boards from wider ones' : name;
+    const title = id === 'ripping' ? 'Rip narrow boards from wider ones' : name;
     return [{ kind, of: `${kind}:${id}`, title, changes, tradeOff: catchOf(kind, book) }];
   });
 
@@ -134,7 +134,7 @@ const catchOf =
       spare > 0 && kind !== 'ripping'
         ? `${spare} spare ${spare === 1 ? 'board is' : 'boards are'} in the price.`
         : '',
-      kind === 'ripping'
+      kind === 'ripping' && canRipWith(toolsOf(after.project.settings, book))
         ? `Needs a table saw${canRipWith(toolsOf(before.project.settings, book)) ? '' : ', and the time'}.`
         : '',
       was && is ? newTasks(was, is) : '',

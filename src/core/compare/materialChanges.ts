@@ -40,11 +40,7 @@ export const inMaterials = (
     ),
   );
   if (changes.length === 0) return [];
-  const spares = spareChanges(
-    project,
-    book,
-    picked.map(({ material }) => material),
-  );
+  const spares = spareChanges(project, book, picked);
   const all = [...changes, ...spares];
   const groups = new Set(picked.map(({ groupId }) => groupId));
   return [...all, ...finishChanges(withChanges(project, all), book, offers, groups)];
@@ -74,13 +70,26 @@ const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
 const isOnly = (materials: string[], name: string): boolean =>
   materials.length === 1 && nameKey(materials[0] ?? '') === nameKey(name);
 
-/** Spare boards by grade, for materials of which the project says nothing. */
-const spareChanges = (project: Project, book: Book, names: string[]): ProjectChange[] => {
+/**
+ * Spare boards by grade, for materials of which the project says nothing. Like against like: only where what is replaced has
+ * spares too or is of a grade that wants fewer, so that no way looks dearer by boards that the other would want as well.
+ */
+const spareChanges = (project: Project, book: Book, picked: Picked[]): ProjectChange[] => {
   const held = project.settings.spare ?? {};
-  const said = new Set(Object.keys(held).map(nameKey));
-  const added = names.flatMap((name) => {
-    const { spare } = materialOf(name, book.materials);
-    return spare > 0 && !said.has(nameKey(name)) ? [[name, spare] as const] : [];
+  const shares = new Map(Object.entries(held).map(([name, share]) => [nameKey(name), share]));
+  const parts = new Map(
+    project.groups.flatMap((group) =>
+      cutParts(group).map((part) => [part.id, materialsOf(part, group)] as const),
+    ),
+  );
+  const wants = (name: string): number => materialOf(name, book.materials).spare;
+  const isSpared = ({ partIds, material }: Picked) =>
+    partIds.some((id) =>
+      parts.get(id)?.some((name) => (shares.get(nameKey(name)) ?? 0) > 0 || wants(name) < wants(material)),
+    );
+  const added = picked.filter(isSpared).flatMap(({ material }) => {
+    const { spare } = materialOf(material, book.materials);
+    return spare > 0 && !shares.has(nameKey(material)) ? [[material, spare] as const] : [];
   });
   return added.length === 0
     ? []

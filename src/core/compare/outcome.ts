@@ -1,9 +1,9 @@
-import { inThePieceOfAll, projectMoney, type ProjectMoney } from '../budget';
+import { inThePieceOfAll, projectMoney, typedPriceLines, type ProjectMoney } from '../budget';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
 import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../lumber';
-import { fitnessOfMade, isFinished } from './fit';
+import { fitnessIn, fitnessOfMade, isFinished } from './fit';
 
 /** What one way to do a project comes to: what a comparison shows of it. */
 export interface Outcome {
@@ -15,6 +15,8 @@ export interface Outcome {
   /** Boards and sheets. */
   wood: Minor;
   finish: Minor;
+  /** Something of it wants a finish, and none is among what is bought. */
+  wantsFinish: boolean;
   hardware: Minor;
   /** Steel that it demands: coated where it is damp, outdoors, or the wood is treated. */
   steel: '' | 'coated';
@@ -51,8 +53,13 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
       .filter(({ kind, name }) => kinds.includes(kind) && finishes.has(nameKey(name)) === isFinishing)
       .reduce((sum, { paid }) => sum + paid, 0);
   const wood = of(['board', 'sheet'], false);
-  const finish = of(['hardware'], true);
-  const hardware = of(['hardware'], false);
+  const typed = typedPriceLines(project, book);
+  const typedFor = (isFinishing: boolean): Minor =>
+    typed
+      .filter(({ item, category }) => (category === 'finish' || finishes.has(nameKey(item))) === isFinishing)
+      .reduce((sum, { costWithTax }) => sum + costWithTax, 0);
+  const finish = of(['hardware'], true) + typedFor(true);
+  const hardware = of(['hardware'], false) + typedFor(false);
   const life = lifeOfMade(made, project, book);
   const offcuts = shown.layouts.flatMap(({ count, offcuts: left }) =>
     usefulOffcuts(left).map((offcut) => ({ count, length: Math.max(offcut.length, offcut.width) })),
@@ -63,6 +70,9 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     inPiece: inThePieceOfAll(project, shown, book),
     wood,
     finish,
+    wantsFinish: made.some(
+      ({ material, group }) => fitnessIn(material, group, project, book.materials).verdict === 'finish',
+    ),
     hardware,
     steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name))
       ? 'coated'

@@ -9,6 +9,7 @@ import {
   withChanges,
   type Book,
   type Group,
+  type Option,
   type Project,
   type ProjectChange,
   type ResolvedPart,
@@ -76,14 +77,17 @@ export const proposalsFor = (project: Project, book: Book, plan: Plan | null): P
   return distinct(all, project, book);
 };
 
-/** The first so many columns of a comparison where the user has not chosen any: whole materials first, then what is fit. */
+/** The first so many columns of a comparison where the user has not chosen any: ways that a person made, whole materials, what is fit. */
 export const usualProposals = (proposals: Proposal[], most: number): Proposal[] => {
-  const rank = ({ groupId, verdict }: Proposal) => (groupId === null ? 0 : 1 + rankOf(verdict));
+  const rank = ({ kind, groupId, verdict }: Proposal) =>
+    kind === 'option' ? -1 : groupId === null ? 0 : 1 + rankOf(verdict);
   return [...proposals].sort((a, b) => rank(a) - rank(b)).slice(0, most);
 };
 
 /** Several proposals as one way to do a project: `Wall frames in cedar, Back slat in treated picket`. */
-export const together = (proposals: Proposal[]): Pick<Proposal, 'id' | 'name' | 'changes'> => {
+export const together = (
+  proposals: Pick<Proposal, 'id' | 'name' | 'changes'>[],
+): Pick<Proposal, 'id' | 'name' | 'changes'> => {
   const changes = proposals.flatMap((proposal) => proposal.changes);
   const spares = changes.flatMap((change) =>
     change.type === 'editSettings' && change.fields.spare ? [change.fields.spare] : [],
@@ -164,8 +168,30 @@ const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]):
   return [
     ...families('board'),
     ...families('sheet'),
+    ...sectionsInOne(named, pieces),
     named(`Cheapest fit: ${fitNames.join(', ')}`, cheapestFit),
   ];
+};
+
+/** All boards of one section, in whatever group, in each material that it is sold in: `All 2x4 in premium`. */
+const sectionsInOne = (
+  named: (name: string, picks: (Picked | null)[]) => Draft,
+  pieces: Piece[],
+): Draft[] => {
+  const boards = pieces.filter(({ parts }) => parts[0]?.kind === 'board');
+  return groupBy(boards, ({ parts }) => (parts[0] ? sizeKey(parts[0]) : '')).flatMap((like) => {
+    const section = like[0]?.parts[0]?.section?.name;
+    if (like.length < 2 || section === undefined) return [];
+    const names = new Map(
+      like.flatMap(({ sold }) => sold.map(({ material }) => [nameKey(material), material] as const)),
+    );
+    return [...names.values()].map((material) =>
+      named(
+        `All ${section} in ${material}`,
+        like.map(({ group, parts }) => ({ groupId: group.id, partIds: idsOf(parts), material })),
+      ),
+    );
+  });
 };
 
 /** One group in each material that all its boards, or sheets, are sold in. */
@@ -217,51 +243,65 @@ const partNames = (picks: Picked[], pieces: Piece[]): string => {
 const optionsOf = (group: Group): Draft[] =>
   group.options
     .filter(({ id }) => id !== chosenOption(group)?.id)
-    .map(({ id, name }) => ({
-      id: `${group.id}:option:${id}`,
+    .map((option) => ({
+      id: `${group.id}:option:${option.id}`,
       kind: 'option',
-      name: `${group.name}: ${name}`,
+      name: optionWords(group, option),
       groupId: group.id,
-      changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
+      changes: [{ type: 'chooseOption', groupId: group.id, optionId: option.id }],
     }));
 
-/** A group in another section: in its own materials where they are sold so, else in one of their kind, else in the cheapest as fit. */
+/** `Slats: sheets`; an option that is called as its group is, by what it is made of: `Slats of 1x4`. */
+const optionWords = (group: Group, { name, parts }: Option): string => {
+  if (nameKey(name) !== nameKey(group.name) && name.trim() !== '') return `${group.name}: ${name}`;
+  const sections = [...new Set(parts.filter(({ kind }) => kind !== 'hardware').map((part) => part.section))];
+  return sections.length > 0 ? `${group.name} of ${sections.join(' and ')}` : `${group.name}, the other way`;
+};
+
+/**
+ * A group in another section: in its own materials where they are sold so, and in the cheapest of each other kind that is as
+ * fit. Nothing else of it changes: what stays in its section keeps its materials, and what is open stays open.
+ */
 const inOtherSections = (group: Group, project: Project, book: Book, offers: Offer[]): Draft[] =>
   otherSections(group, project, offers).flatMap(({ from, to, changes }): Draft[] => {
     if (group.options.some(({ name }) => name === `In ${to}`)) return [];
     const made = withChanges(project, changes);
     const madeOffers = offersFor(made, book);
-    const verdict = (material: string) => rankOf(fitnessIn(material, group, project, book.materials).verdict);
-    const picks = piecesOf(made, book, madeOffers)
-      .filter((piece) => piece.group.id === group.id)
-      .map(({ parts, sold }): Picked | null => {
-        const asked = parts[0]?.materials ?? [];
-        const isAsked = ({ material }: Piece['sold'][number]) =>
-          asked.length === 0 || asked.some((name) => nameKey(name) === nameKey(material));
-        const families = asked.map((name) => familyOf(materialOf(name, book.materials)));
-        const worst = Math.max(0, ...asked.map(verdict));
-        const one =
-          sold.find(isAsked) ??
-          sold.find(({ known }) => families.includes(familyOf(known))) ??
-          sold.find(({ material }) => verdict(material) <= worst);
-        return one ? { groupId: group.id, partIds: idsOf(parts), material: one.material } : null;
-      });
-    if (picks.some((pick) => pick === null)) return [];
-    const chosen = picks.filter((pick) => pick !== null);
-    const named = chosen.find(({ partIds }) =>
-      made.groups.some(({ options }) =>
-        options.some(({ parts }) => parts.some((part) => partIds.includes(part.id) && part.section === to)),
-      ),
+    const isOther = ({ parts }: Piece) => parts.some(({ section }) => section?.name === to);
+    const others = piecesOf(made, book, madeOffers).filter(
+      (piece) => piece.group.id === group.id && isOther(piece),
     );
-    return [
-      {
-        id: `${group.id}:${from}>${to}`,
-        kind: 'section',
-        name: `${group.name} in ${to} ${named?.material ?? ''} for ${from}`,
-        groupId: group.id,
-        changes: [...changes, ...inMaterials(made, book, madeOffers, chosen)],
-      },
-    ];
+    const first = others[0];
+    if (!first || others.some(({ sold }) => sold.length === 0)) return [];
+    const draft = (words: string, id: string, picks: Picked[]): Draft => ({
+      id: `${group.id}:${from}>${to}${id}`,
+      kind: 'section',
+      name: `${group.name} in ${to} ${words} for ${from}`.replace(/ {2}/g, ' '),
+      groupId: group.id,
+      changes: [...changes, ...inMaterials(made, book, madeOffers, picks)],
+    });
+    const asked = first.parts[0]?.materials ?? [];
+    const isAsked = (name: string) => asked.some((one) => nameKey(one) === nameKey(name));
+    const verdict = (material: string) => rankOf(fitnessIn(material, group, project, book.materials).verdict);
+    const worst = Math.max(0, ...asked.map(verdict));
+    const own =
+      asked.length === 0 || first.sold.some(({ material }) => isAsked(material))
+        ? [draft(asked.length === 1 ? (asked[0] ?? '') : '', '', [])]
+        : [];
+    if (asked.length === 0) return own;
+    const families = new Map<string, string>();
+    for (const { material, known } of first.sold)
+      if (!isAsked(material) && verdict(material) <= worst && !families.has(familyOf(known)))
+        families.set(familyOf(known), material);
+    const inOther = [...families.values()].flatMap((material) => {
+      const picks = others.flatMap(({ parts, sold }) =>
+        sold.some((one) => nameKey(one.material) === nameKey(material))
+          ? [{ groupId: group.id, partIds: idsOf(parts), material }]
+          : [],
+      );
+      return picks.length === others.length ? [draft(material, `:${nameKey(material)}`, picks)] : [];
+    });
+    return [...own, ...inOther];
   });
 
 /** One store alone, and each set with one store fewer or one more. */
@@ -306,25 +346,24 @@ const storeSets = (project: Project, book: Book, offers: Offer[], plan: Plan | n
   return [...again, ...only, ...without];
 };
 
-/** Narrow boards ripped from wider ones, where there is no table saw yet and something is sold to rip. */
+/** Narrow boards ripped from wider ones where there is no table saw yet, or none where there is one and all is sold as it is. */
 const ripping = (project: Project, book: Book, offers: Offer[]): Draft[] => {
   const tools = toolsOf(project.settings, book) ?? USUAL_TOOLS;
-  if (canRipWith(tools)) return [];
-  const withSaw = [...tools, TABLE_SAW];
-  const canRip = needsOf(resolve(project, book.materials).parts, offers, withSaw).some(
-    ({ ripped }) => ripped.length > 0,
-  );
-  return canRip
-    ? [
-        {
-          id: 'ripping',
-          kind: 'ripping',
-          name: 'Narrow boards ripped',
-          groupId: null,
-          changes: [{ type: 'editSettings', fields: { tools: withSaw } }],
-        },
-      ]
-    : [];
+  const canRip = canRipWith(tools);
+  const { parts } = resolve(project, book.materials);
+  const needs = needsOf(parts, offers, canRip ? tools : [...tools, TABLE_SAW]);
+  const isRipped = needs.some(({ ripped }) => ripped.length > 0);
+  if (!isRipped || (canRip && needs.some(({ offers: fit }) => fit.length === 0))) return [];
+  const other = canRip ? tools.filter((tool) => tool !== TABLE_SAW) : [...tools, TABLE_SAW];
+  return [
+    {
+      id: canRip ? 'unripped' : 'ripping',
+      kind: 'ripping',
+      name: canRip ? 'Nothing ripped' : 'Narrow boards ripped',
+      groupId: null,
+      changes: [{ type: 'editSettings', fields: { tools: other } }],
+    },
+  ];
 };
 
 /** With what is on the rack used first, or left there. */

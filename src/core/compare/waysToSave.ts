@@ -5,6 +5,7 @@ import { planInput, shownPlan, type Plan } from '../plan';
 import { firstPlan } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
+import { outcomeOf } from './outcome';
 import { candidatesFor, type Candidate } from './candidates';
 
 export { type Candidate } from './candidates';
@@ -16,14 +17,19 @@ export interface Saving {
   title: string;
   /** What it takes, or gives up, in one sentence. */
   tradeOff: string;
-  /** What the whole costs less; where more of it are built at once, what each costs less. */
+  /** What the whole costs less; where more of it are built than now, what each costs less. */
   saves: Minor;
   isForEach: boolean;
+  /** False: it wants a finish that has no price yet, and the sum is without it. */
+  isWhole: boolean;
   /** What the whole comes to then, and the plan that shows it. */
   total: Minor;
   plan: Plan;
   changes: ProjectChange[];
 }
+
+/** Of a way whose finish cannot be priced. */
+const WITHOUT_FINISH = 'Without the finish it wants: no can that suits has a price yet.';
 
 /**
  * Ways to make a project cheaper, each the difference of two plans: `base`, and one that was made for it; told as they are
@@ -38,8 +44,12 @@ export const waysToSave = (
   isOver: () => boolean,
   tell: (saving: Saving) => void,
 ): void => {
-  const costs = (of: Project, plan: Plan): Minor => projectMoney(of, book, plan).total / of.builds;
-  const before = costs(project, base);
+  const costs = (of: Project, plan: Plan): Minor => projectMoney(of, book, plan).total;
+  const now = costs(project, base);
+  /** What it costs less: all of it, or each where another number is built. */
+  const lessBy = (of: Project, total: Minor): Minor =>
+    of.builds === project.builds ? now - total : now / project.builds - total / of.builds;
+  const wantsFinish = outcomeOf(project, book, base)?.wantsFinish ?? false;
   const likely: { candidate: Candidate; made: Project; quick: Minor }[] = [];
   for (const candidate of candidatesFor(project, book)) {
     if (isOver()) break;
@@ -47,24 +57,27 @@ export const waysToSave = (
     const first = firstPlan(planInput(made, book));
     if (first.status === 'infeasible') continue;
     const floor = costs(made, { ...first, total: first.lowerBound });
-    if (floor < before) likely.push({ candidate, made, quick: costs(made, first) });
+    if (lessBy(made, floor) > 0) likely.push({ candidate, made, quick: -lessBy(made, costs(made, first)) });
   }
   const told = new Map<string, Minor>();
   for (const { candidate, made } of inTurn(likely)) {
     if (isOver()) return;
     const plan = planWith(made, book);
     if (!plan || !shownPlan(plan) || plan.status === 'infeasible') continue;
-    const saves = before - costs(made, plan);
+    const saves = lessBy(made, costs(made, plan));
     // Of one dimension only the step that saves most.
     if (saves <= 0 || saves <= (told.get(candidate.of) ?? 0)) continue;
     told.set(candidate.of, saves);
+    const isWhole = wantsFinish || !(outcomeOf(made, book, plan)?.wantsFinish ?? false);
+    const tradeOff = candidate.tradeOff({ project, plan: base }, { project: made, plan });
     tell({
       id: candidate.of,
       kind: candidate.kind,
       title: candidate.title,
-      tradeOff: candidate.tradeOff({ project, plan: base }, { project: made, plan }),
+      tradeOff: [...(isWhole ? [] : [WITHOUT_FINISH]), tradeOff].join(' '),
       saves: Math.floor(saves),
       isForEach: made.builds !== project.builds,
+      isWhole,
       total: projectMoney(made, book, plan).total,
       plan,
       changes: candidate.changes,

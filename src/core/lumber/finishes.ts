@@ -1,8 +1,9 @@
 import { GALLON, LITRE, SQUARE_FOOT, type SquareMm } from '../units';
 import type { Exposure } from './fitness';
 
-const WORDS = /\b(stain|paint|varnish|glaze|oil|sealer|sealant|lacquer|wax|finish)\b/i;
-const OUTDOORS = /outdoor|outside|exterior|deck|fence|marine|weather/i;
+const WORDS =
+  /\b(stain|paint|varnish|glaze|oil|sealer|sealant|lacquer|wax|finish|(?:poly)?urethane|shellac)\b/i;
+const OUTDOORS = /outdoor|outside|exterior|deck|fence|marine|weather|\bspar\b|\bteak\b|siding/i;
 const INDOORS = /indoor|interior|clear finish|wax|lacquer/i;
 
 /** Whether a shelf tag names a finish: paint, stain, oil. */
@@ -21,15 +22,23 @@ export const finishSuits = (name: string, exposure: Exposure): boolean =>
  */
 const AREA_PER_GALLON: SquareMm = 240 * SQUARE_FOOT;
 
-const CANS: [words: RegExp, volume: number][] = [
-  [/\bgallons?\b/i, GALLON],
-  [/\bquarts?\b/i, GALLON / 4],
-  [/\bpints?\b/i, GALLON / 8],
+/** Measures of a can as they stand on tags; of one without a number there is one. */
+const MEASURES: [words: RegExp, volume: number][] = [
+  [/(\d+(?:\.\d+|\/\d+)?)?[ -]?gal(?:lons?)?\b/i, GALLON],
+  [/(\d+(?:\.\d+|\/\d+)?)?[ -]?(?:quarts?|qts?)\b/i, GALLON / 4],
+  [/(\d+(?:\.\d+|\/\d+)?)?[ -]?(?:pints?|pts?)\b/i, GALLON / 8],
+  [/(\d+(?:\.\d+)?)[ -]?(?:fl\.? ?)?oz\b/i, GALLON / 128],
+  [/(\d+(?:\.\d+)?)[ -]?ml\b/i, LITRE / 1000],
+  [/(\d+(?:\.\d+)?)[ -]?l(?:it(?:er|re)s?)?\b/i, LITRE],
 ];
 
 /** What one can covers in one coat, by the volume on its tag; null where the tag tells none. */
 export const coverage = (name: string): SquareMm | null => {
-  const litres = /(\d+(?:\.\d+)?) ?l(?:it(?:er|re)s?)?\b/i.exec(name);
-  const volume = litres ? Number(litres[1]) * LITRE : (CANS.find(([words]) => words.test(name))?.[1] ?? null);
-  return volume === null ? null : (volume / GALLON) * AREA_PER_GALLON;
+  for (const [words, volume] of MEASURES) {
+    const found = words.exec(name);
+    if (!found) continue;
+    const [whole = 1, parts = 1] = (found[1] ?? '1').split('/').map(Number);
+    return ((whole / parts) * volume * AREA_PER_GALLON) / GALLON;
+  }
+  return null;
 };

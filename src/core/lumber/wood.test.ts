@@ -1,8 +1,10 @@
-import { fromInches, fromMm, TICKS_PER_FOOT } from '../units';
+import { fromInches, fromMm, SQUARE_FOOT, TICKS_PER_FOOT } from '../units';
 import {
   actualThickness,
   boardFeet,
+  coverage,
   describeSection,
+  isFinish,
   meanLength,
   parseEnds,
   parseMaterials,
@@ -112,3 +114,21 @@ test('names', () => {
   expect(describeSection(section('2x4'), 'in')).toBe('2x4 (1 1/2" x 3 1/2")');
   expect(describeSection(section('30x90mm'), 'mm')).toBe('30x90mm');
 });
+
+test.each([
+  ['exterior oil 1 gal', 240],
+  ['deck stain, gallon', 240],
+  ['deck stain 5 gal', 1200],
+  ['outdoor oil, 1 quart', 60],
+  ['teak oil 1 qt', 60],
+  ['stain, 1/2 pint', 15],
+  ['spar urethane 32 oz', 60],
+  ['glaze 3.785411784 l', 240],
+  ['Danish oil 946.352946 ml', 60],
+])('one coat of %s covers about %d sq ft (common practice: 240 a gallon; the label wins)', (name, feet) => {
+  expect(isFinish(name)).toBe(true);
+  expect((coverage(name) ?? 0) / SQUARE_FOOT).toBeCloseTo(feet, 3);
+});
+
+test('a tag without a volume covers nobody knows how much', () =>
+  expect(coverage('exterior paint')).toBeNull());

@@ -5,7 +5,7 @@ import { Link } from 'expo-router';
 import { chargesFor, firstBaseline } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
-import { proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
 import { tagName } from '@/core/project';
 import {
@@ -62,7 +62,9 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   const shown = shownPlan(plan);
   const isLong = useForAWhile(doing !== null);
   const byHandCost = useByHand(open.request);
-  const byHand = shown && byHandCost !== null ? byHandCost - shown.committedShipping : null;
+  // What has a typed price is bought the same way by hand.
+  const besidePlan = shown ? money.toBuy - planCost(shown) : 0;
+  const byHand = shown && byHandCost !== null ? byHandCost - shown.committedShipping + besidePlan : null;
   const [view, setView] = useState<'list' | 'boards'>('list');
   const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
@@ -138,9 +140,9 @@ const Buy = ({ open }: { open: PlannedProject }) => {
             Stop looking
           </Button>
         ) : null}
-        {shown && isWhole && byHand !== null && byHand > shown.total ? (
+        {shown && isWhole && byHand !== null && byHand > money.toBuy ? (
           <Text size="small" tone="soft">
-            {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - shown.total, project.currency)}.`}
+            {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - money.toBuy, project.currency)}.`}
           </Text>
         ) : null}
       </View>

@@ -1,13 +1,17 @@
 import { StyleSheet, View } from 'react-native';
 import { useState } from 'react';
 import { together, type Proposal } from '@/core/compare';
-import type { Project } from '@/core/project';
+import type { Alternative, Project } from '@/core/project';
 import { SectionHeader, Button, Detail, Row, Checkbox, Text } from '@/ui';
+
+/** A way that can be put together with others. */
+type Way = Pick<Proposal, 'id' | 'name' | 'changes'>;
 
 /** What may be put beside the choice, by what it is about: one press adds it, or several are ticked and put together. */
 export const AddColumn = ({
   project,
   proposals,
+  columns,
   held,
   onAdd,
   onReset,
@@ -15,6 +19,8 @@ export const AddColumn = ({
 }: {
   project: Project;
   proposals: Proposal[];
+  /** Those that are compared now: they too can be put together with others. */
+  columns: Alternative[];
   /** Ids of the columns that are there. */
   held: Set<string>;
   onAdd: (way: Pick<Proposal, 'id' | 'name' | 'changes'>) => void;
@@ -22,9 +28,9 @@ export const AddColumn = ({
   onReset: (() => void) | null;
   onClose: () => void;
 }) => {
-  const [ticked, setTicked] = useState<Proposal[] | null>(null);
-  const isTicked = ({ id }: Proposal) => ticked?.some((other) => other.id === id) ?? false;
-  const press = (proposal: Proposal) => {
+  const [ticked, setTicked] = useState<Way[] | null>(null);
+  const isTicked = ({ id }: Way) => ticked?.some((other) => other.id === id) ?? false;
+  const press = (proposal: Way) => {
     if (ticked === null) return onAdd(proposal);
     setTicked(isTicked(proposal) ? ticked.filter(({ id }) => id !== proposal.id) : [...ticked, proposal]);
   };
@@ -33,6 +39,7 @@ export const AddColumn = ({
     setTicked(null);
   };
   const abouts: (string | null)[] = [null, ...project.groups.map(({ id }) => id)];
+  const others = columns.filter(({ id }) => !proposals.some((proposal) => proposal.id === id));
   return (
     <Detail
       title="Add to the comparison"
@@ -51,7 +58,9 @@ export const AddColumn = ({
       }
     >
       {abouts.map((groupId) => {
-        const of = proposals.filter((proposal) => proposal.groupId === groupId && !held.has(proposal.id));
+        const of = proposals.filter(
+          (proposal) => proposal.groupId === groupId && (ticked !== null || !held.has(proposal.id)),
+        );
         const title =
           groupId === null
             ? 'The whole project'
@@ -71,7 +80,20 @@ export const AddColumn = ({
           </View>
         );
       })}
-      {proposals.every(({ id }) => held.has(id)) ? (
+      {ticked !== null && others.length > 0 ? (
+        <View style={styles.section}>
+          <SectionHeader title="Compared now" />
+          {others.map((way) => (
+            <Choosable
+              key={way.id}
+              proposal={{ ...way, verdict: 'fit' }}
+              isTicked={isTicked(way)}
+              onPress={() => press(way)}
+            />
+          ))}
+        </View>
+      ) : null}
+      {ticked === null && proposals.every(({ id }) => held.has(id)) ? (
         <Text>
           Everything that the prices allow is compared already. Add prices of other materials or sections to
           see more.
@@ -92,7 +114,7 @@ const Choosable = ({
   isTicked,
   onPress,
 }: {
-  proposal: Proposal;
+  proposal: Pick<Proposal, 'name' | 'verdict'>;
   isTicked: boolean | null;
   onPress: () => void;
 }) => (

@@ -147,7 +147,7 @@ const HOPELESS = 0.4;
 /** The price at which it would cost as little as the choice, or up to which it does. */
 export const EvenWords = ({ column: { breakEven }, project }: { column: Column; project: Project }) => {
   if (!breakEven) return null;
-  const { price, now, item } = breakEven;
+  const { price, now, item, store } = breakEven;
   const tag = (sum: number) => formatMoney(sum, project.currency);
   if (price < now * HOPELESS)
     return (
@@ -158,8 +158,8 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
   return (
     <Text size="small" tone="soft">
       {price < now
-        ? `Wins at or below ${tag(price)} for ${item}, now ${tag(now)}.`
-        : `Wins up to ${tag(price)} for ${item}, now ${tag(now)}.`}
+        ? `Wins at or below ${tag(price)} for ${item} at ${store}, now ${tag(now)}, all else as it is.`
+        : `Wins up to ${tag(price)} for ${item} at ${store}, now ${tag(now)}, all else as it is.`}
     </Text>
   );
 };
@@ -167,7 +167,15 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
 const briefWords = ({ outcome }: Column, project: Project): string[] => {
   if (!outcome) return [];
   const row = (key: string) => ROWS.find((candidate) => candidate.key === key)?.text(outcome, project) ?? '';
-  return [row('life'), outcome.finish > 0 ? `finish ${row('finish')}` : 'no finish', row('weight')];
+  return [
+    row('life'),
+    outcome.finish > 0
+      ? `finish ${row('finish')}`
+      : outcome.wantsFinish
+        ? 'without the finish it wants'
+        : 'no finish',
+    row('weight'),
+  ];
 };
 
 const Warning = ({ text, isBad = false }: { text: string; isBad?: boolean }) => {

@@ -2,6 +2,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
+import { groupBy } from '@/core/groupBy';
 import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
@@ -60,10 +61,12 @@ const Compare = ({ open }: { open: PlannedProject }) => {
   const shown = useDeferredValue<ViewName | null>(asked, null);
   const [isAdding, setIsAdding] = useState(false);
   const proposals = useProposals(request, plan);
-  const alternatives = useMemo(
-    (): Alternative[] => project.alternatives ?? usualProposals(proposals ?? [], PROPOSED).map(asAlternative),
-    [project.alternatives, proposals],
-  );
+  const alternatives = useMemo((): Alternative[] => {
+    if (!project.alternatives) return usualProposals(proposals ?? [], PROPOSED).map(asAlternative);
+    const names = new Map(proposals?.map(({ id, name }) => [id, name]));
+    // A way that was made here is called as it is called now.
+    return project.alternatives.map((one) => asAlternative({ ...one, name: names.get(one.id) ?? one.name }));
+  }, [project.alternatives, proposals]);
   const latest = useColumns(open, alternatives);
   // What arrives is drawn between what is touched, never before it.
   const columns = useDeferredValue(latest, NONE);
@@ -112,6 +115,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     <AddColumn
       project={project}
       proposals={proposals ?? []}
+      columns={alternatives}
       held={new Set(alternatives.map(({ id }) => id))}
       onAdd={(proposal) => {
         add(asAlternative(proposal));
@@ -122,7 +126,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     />
   ) : null;
   const shared = {
-    columns,
+    columns: columns.filter(({ sameAs }) => !sameAs),
     project,
     onChoose: choose,
     onRemove: (column: Column) =>
@@ -149,8 +153,9 @@ const Compare = ({ open }: { open: PlannedProject }) => {
               {`In no sum here: ${plan.problems[0]?.sentence ?? ''}${plan.problems.length > 1 ? ` And ${plan.problems.length - 1} more, see Buy.` : ''}`}
             </Text>
           ) : null}
-          <Chart columns={columns} open={open} />
+          <Chart columns={shared.columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
+          <Twins columns={columns} />
           <Text size="small" tone="soft" style={styles.pad}>
             How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book
             for where each is from, and to say otherwise.
@@ -169,6 +174,26 @@ const Compare = ({ open }: { open: PlannedProject }) => {
       ) : null}
       {isWide ? null : detail}
     </Columns>
+  );
+};
+
+/** Ways that come to the same as another, in one line: they are no choice. */
+const Twins = ({ columns }: { columns: Column[] }) => {
+  const twins = columns.filter(({ sameAs }) => sameAs !== null);
+  if (twins.length === 0) return null;
+  const words = groupBy(twins, ({ sameAs }) => sameAs?.id ?? '').map((like) => {
+    const [first] = like;
+    const twin = first?.sameAs?.isChosen ? 'it is now' : `“${first?.sameAs?.name ?? ''}”`;
+    return `The same boards and money as ${twin}: ${like.map(({ name }) => `“${name}”`).join(', ')}.`;
+  });
+  return (
+    <View role="region" aria-label="The same as another" style={styles.pad}>
+      {words.map((text) => (
+        <Text key={text} size="small" tone="soft">
+          {text}
+        </Text>
+      ))}
+    </View>
   );
 };
 

@@ -17,7 +17,8 @@ interface Props {
 
 /** Ways to save by money, each with its catch; what is only put off stands apart. */
 export const Ways = ({ view: { ways, isLooking }, isWhole, ...props }: Props) => {
-  const sorted = [...ways].sort((a, b) => b.saves - a.saves);
+  // What lacks its finish is no saving yet, and stands last.
+  const sorted = [...ways].sort((a, b) => Number(b.isWhole) - Number(a.isWhole) || b.saves - a.saves);
   const isPutOff = ({ kind }: Saving) => kind === 'later';
   const saving = sorted.filter((way) => !isPutOff(way));
   const putOff = sorted.filter(isPutOff);
@@ -69,6 +70,9 @@ const Way = ({ way, project, onTry, onTake }: Omit<Props, 'view' | 'isWhole'> & 
         <Text size="strong" tone="good" align="right">
           {formatMoney(-way.saves, project.currency)}
           {way.isForEach ? ' each' : ''}
+          {!way.isForEach && project.builds > 1
+            ? `, ${formatMoney(-Math.round(way.saves / project.builds), project.currency)} each`
+            : ''}
         </Text>
       </View>
       <Text size="small" tone="soft">

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
-import type { Plan } from '@/core/plan';
+import { shownPlan, type Plan } from '@/core/plan';
 import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
 import { useAlternatives, useBreakEvens, type PlannedProject } from '@/hooks';
 
@@ -17,6 +17,8 @@ export interface Column {
   outcome: Outcome | null;
   isPlanning: boolean;
   breakEven: BreakEven | null;
+  /** The column that buys and cuts just the same, and costs as much; null: none before it. */
+  sameAs: Column | null;
 }
 
 export const NOW = 'As it is now';
@@ -45,6 +47,7 @@ export const useColumns = (open: PlannedProject, alternatives: Alternative[]): C
       outcome: chosen,
       isPlanning: false,
       breakEven: null,
+      sameAs: null,
     },
     ...views
       // What changes nothing any more is what is chosen.
@@ -60,12 +63,33 @@ export const useColumns = (open: PlannedProject, alternatives: Alternative[]): C
         outcome: lackOf(plan) === lackOf(now) ? outcomeKept(made, book, plan) : null,
         isPlanning,
         breakEven: evens[alternative.id] ?? null,
+        sameAs: null,
       })),
   ];
   const rank = ({ outcome }: Column) => outcome?.atTill ?? Infinity;
-  return columns
+  let last = -1;
+  return withTwins(columns)
     .sort((a, b) => rank(a) - rank(b))
-    .map((column, index) => ({ ...column, letter: letterOf(index) }));
+    .map((column) => ({ ...column, letter: column.sameAs ? '' : letterOf(++last) }));
+};
+
+/** Each column that comes to the same as one before it names that one: what is chosen goes before all. */
+const withTwins = (columns: Column[]): Column[] => {
+  const seen = new Map<string, Column>();
+  return columns.map((column) => {
+    const key = signatureOf(column);
+    const twin = key === null ? undefined : seen.get(key);
+    if (key !== null && !twin) seen.set(key, column);
+    return twin ? { ...column, sameAs: twin } : column;
+  });
+};
+
+/** What a column buys, of what it makes the parts and what it costs; null while it is not known. */
+const signatureOf = ({ outcome, plan }: Column): string | null => {
+  const shown = shownPlan(plan);
+  if (!outcome || !shown) return null;
+  const buys = shown.buys.map(({ offerKey, qty }) => `${offerKey} ${qty}`).sort();
+  return JSON.stringify([outcome.atTill, outcome.fit.verdict, outcome.life, buys]);
 };
 
 /** What a plan leaves out, as far as that goes: sums that lack the same can be held against each other. */

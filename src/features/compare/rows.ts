@@ -32,7 +32,13 @@ export const ROWS: CompareRow[] = [
   {
     key: 'finish',
     label: 'Finish it wants',
-    text: ({ finish }, { currency }) => (finish > 0 ? formatMoney(finish, currency) : 'none'),
+    text: ({ finish, wantsFinish }, { currency }) =>
+      [
+        finish > 0 ? formatMoney(finish, currency) : wantsFinish ? '' : 'none',
+        wantsFinish ? 'wants one, not in the price' : '',
+      ]
+        .filter(Boolean)
+        .join(', '),
     cost: ({ finish }) => finish,
   },
   {

@@ -1,11 +1,17 @@
 import { StyleSheet, View } from 'react-native';
-import { chosenOption, copyOption, numbered, type Group } from '@/core/project';
+import { chosenOption, copyOption, numbered, type Group, type Option, type Command } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, ReadField, Text } from '@/ui';
 
 /** The ways to make a group, one of them chosen: slats or one sheet, pickets or boards. Each has parts of its own. */
-export const Options = ({ open: { dispatch, undo }, group }: { open: OpenProject; group: Group }) => {
+export const Options = ({
+  open: { project, dispatch, undo },
+  group,
+}: {
+  open: OpenProject;
+  group: Group;
+}) => {
   const { id: groupId, options } = group;
   const chosen = chosenOption(group);
   if (!chosen) return null;
@@ -18,14 +24,18 @@ export const Options = ({ open: { dispatch, undo }, group }: { open: OpenProject
     };
     const name = numbered('Another way', (taken) => options.some((option) => option.name === taken));
     const option = copyOption(chosen, name, idOf);
-    dispatch({
-      type: 'choose',
-      name,
-      changes: [
-        { type: 'putOption', groupId, option },
-        { type: 'chooseOption', groupId, optionId: option.id },
-      ],
-    });
+    dispatch([
+      {
+        type: 'choose',
+        name,
+        changes: [
+          { type: 'putOption', groupId, option },
+          { type: 'chooseOption', groupId, optionId: option.id },
+        ],
+      },
+      // Where the columns were picked, both are among them: whichever is chosen, the other stands beside it.
+      ...(project.alternatives ? [chosen, option].map((one) => asColumn(group, one)) : []),
+    ]);
     notify({ text: `${name} begins as a copy of ${chosen.name}. Change its parts; Compare shows both.` });
   };
   const remove = (optionId: string, name: string) => {
@@ -70,6 +80,18 @@ export const Options = ({ open: { dispatch, undo }, group }: { open: OpenProject
     </View>
   );
 };
+
+/** An option as a column of the comparison, under the id that its proposal has. */
+const asColumn = (group: Group, { id, name }: Option): Command => ({
+  type: 'addAlternative',
+  alternative: {
+    id: `${group.id}:option:${id}`,
+    name: `${group.name}: ${name}`.slice(0, 200),
+    changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
+  },
+  proposed: [],
+  most: Infinity,
+});
 
 const styles = StyleSheet.create({
   options: { gap: 12 },
