@@ -17,6 +17,12 @@ export const notify = (notice: Notice | null): void => {
   listeners.forEach((listener) => listener());
 };
 
+/** Adds to what is told of the last change; where that is gone, it is told by itself with a way back. */
+export const addToNotice = (text: string, action: NonNullable<Notice['action']>): void =>
+  notify(
+    current?.action && !current.stays ? { ...current, text: `${current.text} ${text}` } : { text, action },
+  );
+
 /** Takes a notice away, unless another has come in its place. */
 export const dismiss = (notice: Notice | null): void => {
   if (notice === current) notify(null);

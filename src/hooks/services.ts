@@ -1,10 +1,11 @@
 import { QueryClient } from '@tanstack/react-query';
 import { proxy, wrap } from 'comlink';
-import { newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
-import { onLeaving } from '@/platform/page';
+import { addToNotice, newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
+import { onLeaving, pagePath } from '@/platform/page';
 import { coreCount, startPlanner } from '@/platform/workers';
 import { browserStorage } from '@/state/browserStorage';
 import { PlanService, type KeptPlan, type PlanSource } from '@/state/planService';
+import { MovedElsewhere } from '@/state/movedElsewhere';
 import { WorkerPool, type PooledWorker } from '@/state/workerPool';
 import { wallClock } from '@/state/writeQueue';
 import { WorkspaceStore, type WorkspaceEvent } from '@/state/workspaceStore';
@@ -42,8 +43,30 @@ const makeServices = (): Services => {
   feedQueries(client, workspace, plans);
   workspace.subscribe(tellUser);
   onLeaving(() => workspace.flush());
+  tellOfOthers(workspace, plans);
   return { client, workspace, plans, pool };
 };
+
+/** A shared price moves projects that are not on screen: then they are named, with a way back. */
+const tellOfOthers = (workspace: WorkspaceStore, plans: PlanService): void => {
+  const elsewhere = new MovedElsewhere({
+    state: () => workspace.state,
+    clock: wallClock,
+    openId: openProjectId,
+    search: (request, signal) => plans.search(request, signal),
+    tell: (text) =>
+      addToNotice(text, {
+        label: 'Undo',
+        run: () => workspace.step(openProjectId(), 'undo'),
+      }),
+  });
+  workspace.subscribe((event) => {
+    if (event.kind === 'changed' && event.book) elsewhere.changed();
+  });
+};
+
+/** The project on screen; null: none. */
+const openProjectId = (): string | null => /^\/project\/([^/]+)\//.exec(pagePath())?.[1] ?? null;
 
 const MAX_WORKERS = 4;
 /** One core is left to the page. */
