@@ -58,3 +58,96 @@ for (const [name, size] of [
     await context.close();
   });
 }
+
+for (const [name, size] of [
+  ['a phone', PHONE],
+  ['a wide screen', WIDE],
+] as const) {
+  test(`on ${name} every sum opens to its parts, down to the tag, and the verdict to its bound`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    await page.goto(`${at.site.address}/project/compost-station/buy`);
+    await page.getByText('proved cheapest').waitFor();
+    await page.getByRole('button', { name: 'Where these sums come from' }).click();
+    const sheet = page.getByRole('dialog', { name: 'Where it comes from' });
+    await sheet
+      .getByRole('button', { name: /^To buy, \$182\.01/ })
+      .first()
+      .click();
+    await sheet
+      .getByRole('button', { name: /^Harrow Lumber, \$182\.01/ })
+      .first()
+      .click();
+    await sheet
+      .getByText(/8 at \$6\.80: \$54\.40 on the shelf\. The tag says \$0\.68 a foot\. Seen 9 Nov 2026/)
+      .waitFor();
+    // By keyboard too: closed by Escape, and the verdict opened by Enter.
+    await page.keyboard.press('Escape');
+    await sheet.waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /^proved cheapest: / }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByText('This plan costs $182.01. No plan can cost less than $182.01.').waitFor();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Where the sum to buy comes from' }).click();
+    await page.getByRole('dialog', { name: 'What is to buy' }).getByText('To buy').first().waitFor();
+    await page.keyboard.press('Escape');
+    await page.goto(`${at.site.address}/project/compost-station/compare`);
+    if (size === PHONE) await page.getByRole('button', { name: /As it is now.*: all of it$/ }).click();
+    await page.getByRole('button', { name: 'As it is now: where its sum comes from' }).first().click();
+    await page.getByRole('dialog', { name: 'As it is now' }).getByText('In all').waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test(`on ${name} a name that is written otherwise finds its price, and a near one is offered`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    await newProject(page, 'Hall rack', ['2 2x4 31 1/2 rail, stud', '8 coat hooks']);
+    await page.getByRole('link', { name: 'Buy', exact: true }).click();
+    const unpriced = page.getByRole('region', { name: 'No price yet' });
+    await unpriced.getByLabel('Coat hooks: price on the tag, $').fill('2.50');
+    await unpriced.getByRole('button', { name: 'Save' }).click();
+    await unpriced.waitFor({ state: 'detached' });
+    // Another project asks for the same thing in other words.
+    await newProject(page, 'Shed rack', ['1 2x4 31 1/2 rail, stud', '4 coat hook', '3 brass coat hook']);
+    await page.getByRole('link', { name: 'Buy', exact: true }).click();
+    await page.getByRole('checkbox', { name: /^4 × Coat hooks: bought$/ }).waitFor();
+    await page.getByText(/without 1 thing that has no price yet\.$/).waitFor();
+    await page.getByRole('button', { name: 'It is “Coat hooks”, which has a price' }).click();
+    await page.getByRole('checkbox', { name: /^7 × Coat hooks: bought$/ }).waitFor();
+    await page.getByText('proved cheapest').waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test(`on ${name} what a shared price moves in other projects is told`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(30_000);
+    await newProject(page, 'Porch shelf', ['8 coat hooks']);
+    await newProject(page, 'Boot shelf', ['2 coat hooks']);
+    await page.getByRole('link', { name: 'Buy', exact: true }).click();
+    const field = page.getByLabel('Coat hooks: price on the tag, $');
+    await field.fill('2.50');
+    await field.press('Enter');
+    await page.getByRole('checkbox', { name: /^2 × Coat hooks: bought$/ }).waitFor();
+    // It had nothing to buy before: by so much more is what it comes to now.
+    await page.getByText(/Moved with it: Porch shelf (\$[\d.]+) more, now \1\.$/).waitFor();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await field.waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+  test(`on ${name} a wood that rots where it stands is told with what would not, its price, and one tap`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(30_000);
+    await page.goto(`${at.site.address}/project/sandpit/buy`);
+    const unfit = page.getByRole('region', { name: 'Not fit where it stands' });
+    await unfit.getByText(/^Spruce is not fit for Box: /).waitFor();
+    await unfit.getByRole('button', { name: /^Take treated pine: €[\d.]+ more$/ }).click();
+    await unfit.getByText(/^Spruce is not fit for Box: /).waitFor({ state: 'detached' });
+    await page.getByText('Box in treated pine.').waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+}

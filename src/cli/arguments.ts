@@ -11,10 +11,12 @@ export interface Arguments {
   settings: string | null;
   project: string | null;
   json: boolean;
+  /** With where every sum comes from. */
+  explain: boolean;
 }
 
-export const USAGE = `billet plan --parts parts.csv --prices prices.csv [--owned owned.csv] [--settings settings.json] [--json]
-billet plan --project project.billet.json [--json]
+export const USAGE = `billet plan --parts parts.csv --prices prices.csv [--owned owned.csv] [--settings settings.json] [--json | --explain]
+billet plan --project project.billet.json [--json | --explain]
 billet check plan.json --parts parts.csv --prices prices.csv [--owned owned.csv] [--settings settings.json]
 `;
 
@@ -34,11 +36,13 @@ export const readArguments = (words: string[]): Result<Arguments> => {
     settings: null,
     project: null,
     json: false,
+    explain: false,
   };
   for (let index = 0; index < rest.length; index++) {
     const word = rest[index] ?? '';
     const file = FILES.find((name) => word === `--${name}`);
     if (word === '--json') given.json = true;
+    else if (word === '--explain' && command === 'plan') given.explain = true;
     else if (file) {
       const value = rest[++index];
       if (value === undefined || value.startsWith('--'))

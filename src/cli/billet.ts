@@ -1,7 +1,8 @@
 /** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
 import loadHighs from 'highs';
+import { explainTotal, explainVerdict, explanationText } from '@/core/budget';
 import { planText, planToJson, readPlan } from '@/core/io';
-import { againstProject } from '@/core/plan';
+import { againstProject, type Plan } from '@/core/plan';
 import { bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan/planner';
 import type { Problem } from '@/core/result';
 import { readArguments, USAGE, type Arguments } from './arguments';
@@ -15,7 +16,7 @@ const tellFaults = (problems: Problem[]): number => {
   return BAD_INPUT;
 };
 
-const plan = async (given: Given, { json }: Arguments): Promise<number> => {
+const plan = async (given: Given, { json, explain }: Arguments): Promise<number> => {
   const began = performance.now();
   const highs = (await loadHighs()) as unknown as Highs;
   const made = bestPlan(inputOf(given), solverOf(highs), given.timeLimit);
@@ -29,8 +30,20 @@ const plan = async (given: Given, { json }: Arguments): Promise<number> => {
   process.stdout.write(
     json ? `${JSON.stringify(planToJson(made, seconds), null, 2)}\n` : planText(made, given.project.unit),
   );
+  if (explain && !json) process.stdout.write(explained(given, made));
   return made.status === 'infeasible' ? NO_PLAN : 0;
 };
+
+/** Where every sum comes from, and what the verdict rests on. */
+const explained = ({ project, book }: Given, made: Plan): string =>
+  [
+    '',
+    'Where it comes from:',
+    ...explanationText(explainTotal(project, book, made), project.currency).map((line) => `  ${line}`),
+    '',
+    ...explainVerdict(made).map((sentence) => `  ${sentence}`),
+    '',
+  ].join('\n');
 
 const check = (given: Given, file: string): number => {
   const content = readText(file);

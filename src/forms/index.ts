@@ -1,2 +1,3 @@
+export * from './Explained';
 export * from './PurchaseForm';
 export * from './WorkFields';

@@ -6,9 +6,12 @@ import type { Book, Project } from '@/core/project';
 import type { Minor } from '@/core/units';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
 import type { PlanSnapshot } from '@/state/planService';
+
 import { snapshotKey } from './queryBridge';
 import { services } from './services';
 import type { OpenProject } from './workspace';
+
+export type { PlanSnapshot };
 
 /** How what was worked out is kept: it follows from its key alone. */
 export const DERIVED = {

@@ -31,6 +31,8 @@ interface Props {
   offcuts: DrawnOffcut[];
   /** Sheets are drawn in their true proportion; boards as long as the screen, and at least high enough to write on. */
   kind: 'board' | 'sheet';
+  /** A sheet whose face runs one way: its grain is drawn. */
+  hasGrain?: boolean;
   /** The length that takes the whole width of the screen, so that shorter boards are seen to be shorter. */
   longest: number;
   /** How many screens wide the longest is drawn: with more, kerfs are seen. */
@@ -52,6 +54,7 @@ export const LayoutDrawing = ({
   pieces,
   offcuts,
   kind,
+  hasGrain = true,
   longest,
   zoom = 1,
   onPiece,
@@ -124,7 +127,7 @@ export const LayoutDrawing = ({
                   stroke={isChosen ? colors.spruce : colors.onWood}
                   strokeWidth={isChosen ? 3 : 1.2}
                 />
-                {kind === 'sheet' ? (
+                {kind === 'sheet' && hasGrain ? (
                   <Path
                     d={grain(left, right, top, bottom)}
                     stroke={colors.onWood}

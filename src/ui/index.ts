@@ -19,6 +19,7 @@ export * from './Select';
 export * from './Confirm';
 export * from './Logo';
 export * from './Faults';
+export * from './Figure';
 export * from './ActionMenu';
 export * from './Button';
 export * from './Cautions';

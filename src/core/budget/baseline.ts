@@ -7,6 +7,7 @@ import {
   type Minor,
 } from '../units';
 import { capital } from '../capital';
+import { hardwareKey } from '../hardwareKey';
 import { planCost, shownPlan, type Plan } from '../plan';
 import {
   keptMoney,
@@ -76,6 +77,15 @@ const standingOf = (
   const paid = ledgerOf(project);
   const of = (kind: string) => paidInAll(paid.filter((entry) => entry.kind === kind));
   return { lines: [...bought, ...planned, ...beside], trips: rest + of('trip'), receipts: of('receipt') };
+};
+
+/** What was planned by category, as it stood: the lines, and trips with shipping. Empty without a baseline. */
+export const plannedByCategory = ({ baseline }: Pick<Project, 'baseline'>): Map<Category, Minor> => {
+  const sums = new Map<Category, Minor>();
+  const add = (category: Category, sum: Minor) => sums.set(category, (sums.get(category) ?? 0) + sum);
+  for (const { category, paid } of baseline?.lines ?? []) add(category, paid);
+  if (baseline && baseline.trips !== 0) add('trips', baseline.trips);
+  return sums;
 };
 
 /** How what is paid and will be paid for one thing differs from the plan. The three add up to all of the difference. */
@@ -169,7 +179,7 @@ const sumUp = (lines: BaselineLine[]): Map<string, Sum> => {
 
 const thingKey = ({ kind, name, section, width, material }: Item): string =>
   kind === 'hardware'
-    ? nameKey(name)
+    ? hardwareKey(name)
     : [kind, nameKey(section), nameKey(material), kind === 'sheet' ? (width?.ticks ?? 0) : ''].join(':');
 
 const difference = ({ item, category }: Sum, before: Sum | undefined, now: Sum | undefined): Difference => {
@@ -205,7 +215,7 @@ export interface Reason {
 /** The reasons for the difference, the weightiest first, each in words made of its figures. */
 export const reasonsOf = (differences: Difference[], currency: string, unit: LengthUnit): Reason[] => {
   const money = (sum: Minor) => formatMoney(Math.abs(sum), currency);
-  return differences
+  const all = differences
     .flatMap((one): Reason[] => {
       const { name, kind, per, priceVariance, quantityVariance, forgotten, nowQuantity, plannedQuantity } =
         one;
@@ -244,9 +254,16 @@ export const reasonsOf = (differences: Difference[], currency: string, unit: Len
         },
       ];
     })
-    .filter(({ sum }) => sum !== 0)
-    .sort((a, b) => Math.abs(b.sum) - Math.abs(a.sum));
+    .filter(({ sum }) => sum !== 0);
+  // What cents that are shared among lines leave is one reason, and no reason at each of them.
+  const rounding = all.filter(isRounding).reduce((sum, reason) => sum + reason.sum, 0);
+  return [
+    ...all.filter((reason) => !isRounding(reason)),
+    ...(rounding === 0 ? [] : [{ text: 'Rounding at the till', sum: rounding }]),
+  ].sort((x, y) => Math.abs(y.sum) - Math.abs(x.sum));
 };
+
+const isRounding = ({ sum }: Reason): boolean => Math.abs(sum) <= 1;
 
 /** What came of them by category: the sum of each side. */
 export const differencesByCategory = (

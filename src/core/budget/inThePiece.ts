@@ -1,4 +1,5 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../units';
+import { hardwareKey } from '../hardwareKey';
 import { faceOf, rackFor, rackWorth, type Layout, type Plan, type Point } from '../plan';
 import {
   emptyBook,
@@ -12,7 +13,6 @@ import {
   type Book,
   type Project,
 } from '../project';
-import { nameKey } from '../lumber';
 
 /**
  * What each part uses up, in minor units by part id: its share of the boards and sheets it is cut from, by
@@ -50,17 +50,17 @@ const hardwarePrice = (plan: Plan, project: Project, book: Book, item: string): 
   let pieces = 0;
   let sum = 0;
   for (const buy of plan.buys)
-    if (buy.kind === 'hardware' && nameKey(buy.item) === nameKey(item)) {
+    if (buy.kind === 'hardware' && hardwareKey(buy.item) === hardwareKey(item)) {
       pieces += buy.qty * buy.pack;
       sum += toMicros(buy.costWithTax, plan.currency);
     }
   for (const line of project.purchases.flatMap(({ lines }) => lines))
-    if (line.item.kind === 'hardware' && nameKey(servesAs(line).name) === nameKey(item)) {
+    if (line.item.kind === 'hardware' && hardwareKey(servesAs(line).name) === hardwareKey(item)) {
       pieces += keptPieces(line);
       sum += toMicros(keptMoney(line), plan.currency);
     }
   for (const entry of rackFor(project, book))
-    if (entry.item.kind === 'hardware' && nameKey(tagName(entry.item)) === nameKey(item)) {
+    if (entry.item.kind === 'hardware' && hardwareKey(tagName(entry.item)) === hardwareKey(item)) {
       pieces += rackPieces(entry);
       sum += entry.quantity * rackWorth(entry, plan.currency);
     }

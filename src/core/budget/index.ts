@@ -11,4 +11,5 @@ export * from './lineEdits';
 export * from './costs';
 export * from './overTime';
 export * from './baseline';
+export * from './explain';
 export { aislesOf, aislesWith } from '../project';

@@ -1,4 +1,5 @@
 import { fromMm, toMinor, writeLength, type LengthUnit, type Minor } from '../units';
+import { hardwareKey } from '../hardwareKey';
 import { shownPlan, thicknessOf, usefulOffcuts, type Layout, type Offcut, type Plan } from '../plan';
 import {
   itemKey,
@@ -90,14 +91,14 @@ const hardware = (project: Project, book: Book): Leftover[] => {
   const { parts, typedPriced } = resolve(project, book.materials);
   const filling = typedPriced.filter(({ fractionalQuantity }) => fractionalQuantity !== undefined);
   for (const part of [...parts.filter(({ kind }) => kind === 'hardware'), ...filling])
-    used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
+    used.set(hardwareKey(part.item), (used.get(hardwareKey(part.item)) ?? 0) + consumedQuantity(part));
   const lines = project.purchases.flatMap((purchase) => purchase.lines);
   return joined(
     lines
-      .filter((line) => line.item.kind === 'hardware' && used.has(nameKey(servesAs(line).name)))
+      .filter((line) => line.item.kind === 'hardware' && used.has(hardwareKey(servesAs(line).name)))
       .map((line) => ({ item: servesAs(line), quantity: keptPieces(line), worth: each(line) })),
   ).flatMap(({ item, quantity, worth }): Leftover[] => {
-    const left = quantity - (used.get(nameKey(item.name)) ?? 0);
+    const left = quantity - (used.get(hardwareKey(item.name)) ?? 0);
     const whole = Math.max(0, Math.floor(left + QUANTITY_TOLERANCE));
     const share = Math.round((left - whole) * 10) / 10;
     return [

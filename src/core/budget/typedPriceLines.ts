@@ -1,4 +1,5 @@
 import type { Minor } from '../units';
+import { hardwareKey } from '../hardwareKey';
 import { rackFor } from '../plan';
 import {
   keptPieces,
@@ -12,7 +13,6 @@ import {
   type Category,
   type Project,
 } from '../project';
-import { nameKey } from '../lumber';
 import { categoryOf } from './purchase';
 
 /** Something still to buy whose price was typed, and is in no store of the book. */
@@ -30,13 +30,13 @@ export interface TypedPriceLine {
 export const typedPriceLines = (project: Project, book: Book): TypedPriceLine[] => {
   const there = new Map<string, number>();
   const put = (name: string, pieces: number) =>
-    there.set(nameKey(name), (there.get(nameKey(name)) ?? 0) + pieces);
+    there.set(hardwareKey(name), (there.get(hardwareKey(name)) ?? 0) + pieces);
   for (const line of project.purchases.flatMap(({ lines }) => lines))
     put(servesAs(line).name, keptPieces(line));
   for (const entry of rackFor(project, book)) put(tagName(entry.item), rackPieces(entry));
   return resolve(project, book.materials).typedPriced.flatMap(
     ({ extra, item, count, fractionalQuantity, price }): TypedPriceLine[] => {
-      const held = there.get(nameKey(item)) ?? 0;
+      const held = there.get(hardwareKey(item)) ?? 0;
       const used = consumedQuantity({ count, fractionalQuantity });
       const quantity = packsToBuy(used, held);
       // What is opened for one serves the next.

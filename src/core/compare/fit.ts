@@ -47,7 +47,7 @@ export interface Unfit extends Fitness {
   group: string;
   material: string;
   parts: string[];
-  /** Materials on sale for these parts that are fit there, the cheapest first. */
+  /** Materials on sale for these parts that are better there, the fittest first, of equals the cheapest. */
   fitting: string[];
 }
 
@@ -67,8 +67,7 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
       const fitness = fitnessIn(material, group, project, book.materials);
       if (fitness.verdict === 'fit') return [];
       const of = cut.filter(({ materials }) => materials.some((name) => nameKey(name) === nameKey(material)));
-      const isFit = (name: string) =>
-        rankOf(fitnessIn(name, group, project, book.materials).verdict) < rankOf(fitness.verdict);
+      const rank = (name: string) => rankOf(fitnessIn(name, group, project, book.materials).verdict);
       return [
         {
           ...fitness,
@@ -80,7 +79,9 @@ export const unfitIn = (project: Project, book: Book): Unfit[] => {
             materialsOnSale(like, offers, project, toolsOf(project.settings, book)).map(
               (sold) => sold.material,
             ),
-          ).filter(isFit),
+          )
+            .filter((name) => rank(name) < rankOf(fitness.verdict))
+            .sort((a, b) => rank(a) - rank(b)),
         },
       ];
     });

@@ -2,7 +2,14 @@ import { toMm } from '../units';
 import { heaviestCarried } from '../takeoff';
 import { shownPlan, sidesOf, thicknessOf, type Layout, type Plan } from '../plan';
 import { chosenOption, madeNow, type Book, type Part, type Project } from '../project';
-import { carriesPeople, isTreated, materialOf, standsByHeat, type HazardContext } from '../lumber';
+import {
+  carriesPeople,
+  isFibreboard,
+  isTreated,
+  materialOf,
+  standsByHeat,
+  type HazardContext,
+} from '../lumber';
 
 /** Longer than this does not lie in most cars, in millimetres: rule of thumb (8 ft). */
 const LONG = 2440;
@@ -21,7 +28,7 @@ export const hazardContext = (project: Project, book: Book, plan: Plan | null): 
   return {
     treated,
     nearFood: madeNow(project).some(({ nearFood }) => nearFood),
-    fibreboard: layouts.some(({ material }) => materialOf(material, book.materials).panel?.endsWith('board')),
+    fibreboard: layouts.some(({ material }) => isFibreboard(materialOf(material, book.materials).panel)),
     rips: strips.length > 0,
     narrowestStrip: strips.length > 0 ? toMm(Math.min(...strips)) : null,
     saws: layouts.length > 0,

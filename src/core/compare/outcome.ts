@@ -1,4 +1,5 @@
 import { inThePieceOfAll, projectMoney, typedPriceLines, type ProjectMoney } from '../budget';
+import { hardwareKey } from '../hardwareKey';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
@@ -50,13 +51,15 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   const finishes = finishItems(project);
   const of = (kinds: string[], isFinishing: boolean): Minor =>
     bought
-      .filter(({ kind, name }) => kinds.includes(kind) && finishes.has(nameKey(name)) === isFinishing)
+      .filter(({ kind, name }) => kinds.includes(kind) && finishes.has(hardwareKey(name)) === isFinishing)
       .reduce((sum, { paid }) => sum + paid, 0);
   const wood = of(['board', 'sheet'], false);
   const typed = typedPriceLines(project, book);
   const typedFor = (isFinishing: boolean): Minor =>
     typed
-      .filter(({ item, category }) => (category === 'finish' || finishes.has(nameKey(item))) === isFinishing)
+      .filter(
+        ({ item, category }) => (category === 'finish' || finishes.has(hardwareKey(item))) === isFinishing,
+      )
       .reduce((sum, { costWithTax }) => sum + costWithTax, 0);
   const finish = of(['hardware'], true) + typedFor(true);
   const hardware = of(['hardware'], false) + typedFor(false);
@@ -140,7 +143,7 @@ const boughtOf = (project: Project, plan: Plan): Bought[] => [
 
 const finishItems = (project: Project): Set<string> =>
   new Set(
-    project.extras.filter(({ rule }) => rule === 'finish').map(({ item, name }) => nameKey(item || name)),
+    project.extras.filter(({ rule }) => rule === 'finish').map(({ item, name }) => hardwareKey(item || name)),
   );
 
 const byMaterial = (bought: Bought[]): Outcome['byMaterial'] => {

@@ -41,6 +41,7 @@ test('parts, what is to buy, what was paid, the three costs and the target, with
     'To buy',
     'Paid',
     'What it costs',
+    'Where it comes from',
   ]);
   expect(section('Parts').map(({ what, quantity, detail }) => [what, quantity, detail])).toEqual([
     ['Rail <wide>', '2', '2x4, 40"'],

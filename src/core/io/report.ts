@@ -4,6 +4,8 @@ import {
   byCategory,
   costsOf,
   eachOf,
+  explainTotal,
+  type Explanation,
   inThePiece,
   inThePieceOfAll,
   ledgerOf,
@@ -44,6 +46,7 @@ export const reportOf = (project: Project, book: Book, plan: Plan | null, date: 
     toBuy(project, book, shown),
     paid(project),
     costs(project, book, plan),
+    whereFrom(project, book, plan),
   ];
   return {
     title: project.name,
@@ -54,6 +57,19 @@ export const reportOf = (project: Project, book: Book, plan: Plan | null, date: 
 };
 
 type Section = Report['sections'][number];
+
+/** Every sum with its parts beneath it, down to tags and receipts. */
+const whereFrom = (project: Project, book: Book, plan: Plan | null): Section => {
+  const rows = (of: Explanation, depth: number): ReportRow[] => [
+    row(`${'– '.repeat(depth)}${of.label}`, '', of.note, of.sum, depth === 0),
+    ...of.parts.flatMap((part) => rows(part, depth + 1)),
+  ];
+  return {
+    title: 'Where it comes from',
+    columns: ['', '', 'How', 'Sum'],
+    rows: rows(explainTotal(project, book, plan), 0),
+  };
+};
 
 const row = (
   what: string,

@@ -1,4 +1,5 @@
 import { disjointSets } from '../disjointSets';
+import { hardwareKey } from '../hardwareKey';
 import { nameKey } from '../lumber';
 import { paidAt } from '../cutting/heuristics/assemble';
 import type { Owned, PlanInput } from './inputTypes';
@@ -79,7 +80,7 @@ type StockSpec = Pick<Buy, 'kind' | 'section' | 'material'> & { item?: string };
 
 /** What a board or sheet is, whatever its length; an item by its name. */
 const stockSpecKey = ({ kind, item = '', section, material }: StockSpec): string =>
-  kind === 'hardware' ? nameKey(item) : [kind, nameKey(section), nameKey(material)].join(':');
+  kind === 'hardware' ? hardwareKey(item) : [kind, nameKey(section), nameKey(material)].join(':');
 
 /** The same with its size. */
 const keyOf = (of: StockSpec & Pick<Buy, 'length' | 'width'>): string =>

@@ -12,6 +12,7 @@ export * from './names';
 export * from './sides';
 export * from './recalculate';
 export * from './joints';
+export * from './nameItem';
 export * from './extras';
 export * from './formula';
 export * from './history';

@@ -1,4 +1,5 @@
 import { TICKS_PER_FOOT, writeLength, type LengthUnit } from '../units';
+import { hardwareKey } from '../hardwareKey';
 import { nameKey, parseSection, parseThickness, thicknessName } from '../lumber';
 import type { Item, Measure, RackEntry } from './types';
 
@@ -18,7 +19,7 @@ export const itemKey = (item: Item): string => {
 const keys = new WeakMap<Item, string>();
 
 const makeKey = (item: Item): string => {
-  if (item.kind === 'hardware') return `hardware:${nameKey(item.name)}`;
+  if (item.kind === 'hardware') return `hardware:${hardwareKey(item.name)}`;
   const length = item.length?.ticks ?? 0;
   if (item.kind === 'sheet') {
     const thickness = parseThickness(item.section, 'in');

@@ -1,7 +1,7 @@
 import { formatLength, type Minor } from '../units';
+import { hardwareKey } from '../hardwareKey';
 import {
   describeEnds,
-  nameKey,
   NO_OWN,
   parseEnds,
   parseSection,
@@ -152,8 +152,8 @@ const fasteners = (project: Project, { problems }: Resolved, own: OwnMaterials):
         const all = each * copiesOf(group) * project.builds;
         if (all === 0) continue;
         needed.push(bought(joint.id, resolved.name, item, all, group.name, group.id));
-        const total = totals.get(nameKey(item)) ?? { item, count: 0 };
-        totals.set(nameKey(item), { ...total, count: total.count + all });
+        const total = totals.get(hardwareKey(item)) ?? { item, count: 0 };
+        totals.set(hardwareKey(item), { ...total, count: total.count + all });
       }
     }
   }

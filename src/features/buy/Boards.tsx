@@ -5,7 +5,7 @@ import { capital } from '@/core/capital';
 import { formatLength, formatStockLength, type LengthUnit } from '@/core/units';
 import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
 import { partLetters, tagName, type Project } from '@/core/project';
-import { nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
+import { isFibreboard, materialOf, nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
 import { SectionHeader, Button, LayoutDrawing, Row, SegmentedButtons, useColors, Text } from '@/ui';
 
 const ZOOMS = [
@@ -136,6 +136,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
       </View>
       <LayoutDrawing
         kind={layout.kind}
+        hasGrain={!isFibreboard(materialOf(layout.material, own).panel)}
         length={layout.length}
         width={layout.width}
         longest={longest}

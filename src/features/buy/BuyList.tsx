@@ -1,9 +1,11 @@
-import { Fragment } from 'react';
+import { Fragment, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
   typedPriceLines,
+  type TypedPriceLine,
   chargesFor,
+  explainStore,
   firstBaseline,
   hardwareItem,
   itemOfBuy,
@@ -33,9 +35,10 @@ import {
   type OpenProject,
   type PlannedProject,
   usePending,
+  type Pending,
 } from '@/hooks';
 import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text } from '@/ui';
-import { type PurchaseAt } from '@/forms';
+import { Explained, type PurchaseAt } from '@/forms';
 
 interface Props {
   open: PlannedProject;
@@ -58,6 +61,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     return seen === null ? 'price of no known day' : `price seen ${daysBetween(seen, day)} days ago`;
   };
   const pending = usePending(open.generation);
+  const [explained, setExplained] = useState<string | null>(null);
   const buyNow = (buy: Buy) => {
     const item = itemOfBuy(buy, book);
     if (!item || !pending.claim(buy.offerKey)) return;
@@ -91,7 +95,16 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
         );
         return (
           <View key={storeId || name} role="group" aria-label={name}>
-            <SectionHeader title={name} note={storeNote(storeId, plan, purchases, open)} />
+            <SectionHeader
+              title={name}
+              note={storeNote(storeId, plan, purchases, open)}
+              {...(buys.length > 0
+                ? {
+                    onPress: () => setExplained(storeId),
+                    label: `${name}: where its sum comes from`,
+                  }
+                : {})}
+            />
             {buys.length > 0 || purchases.some(({ isOpen }) => isOpen) ? (
               <View style={styles.shop}>
                 <Button
@@ -116,7 +129,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
                   )}
                   <BuyLine
                     title={`${buy.qty} × ${buy.item}`}
-                    note={tagWords(buy, plan)}
+                    note={[tagWords(buy, plan), spareWords(buy)].filter(Boolean).join(' · ')}
                     warning={oldWords(buy)}
                     sum={formatMoney(buy.costWithTax, project.currency)}
                     isBought={pending.has(buy.offerKey)}
@@ -144,54 +157,80 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
           </View>
         );
       })}
-      {beside.length > 0 ? (
-        <View role="group" aria-label="Anywhere">
-          <SectionHeader title="Anywhere" note="at a price that was typed" />
-          {beside.map(({ extraId, item, quantity, costWithTax, category }) => {
-            const bought = (): Purchase => ({
-              id: newId(),
-              date: day,
-              storeId: '',
-              store: 'elsewhere',
-              note: '',
-              lines: [
-                {
-                  ...purchaseLine(
-                    hardwareItem(item),
-                    1,
-                    quantity,
-                    costWithTax,
-                    { taxFree: false },
-                    project.settings,
-                    project.currency,
-                  ),
-                  category,
-                },
-              ],
-            });
-            return (
-              <BuyLine
-                key={extraId}
-                title={`${quantity} × ${item}`}
-                note={category}
-                sum={formatMoney(costWithTax, project.currency)}
-                isBought={pending.has(extraId)}
-                onTick={() => {
-                  if (!pending.claim(extraId)) return;
-                  dispatch({
-                    type: 'recordPurchase',
-                    purchase: bought(),
-                    charges: { trip: 0, shipping: 0 },
-                    ...firstBaseline(project, book, plan, day),
-                  });
-                }}
-                onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
-              />
-            );
-          })}
-        </View>
-      ) : null}
+      {explained === null ? null : (
+        <Explained
+          title="What it comes to here"
+          explanations={[explainStore(explained, project, book, plan)]}
+          currency={project.currency}
+          onClose={() => setExplained(null)}
+        />
+      )}
+      <Anywhere open={open} beside={beside} pending={pending} onEdit={onEdit} />
     </>
+  );
+};
+
+/** What has a typed price, and may be bought anywhere. */
+const Anywhere = ({
+  open: { project, dispatch, ...open },
+  beside,
+  pending,
+  onEdit,
+}: {
+  open: PlannedProject;
+  beside: TypedPriceLine[];
+  pending: Pending;
+  onEdit: Props['onEdit'];
+}) => {
+  const { book, plan } = open;
+  const day = useToday();
+  if (beside.length === 0) return null;
+  return (
+    <View role="group" aria-label="Anywhere">
+      <SectionHeader title="Anywhere" note="at a price that was typed" />
+      {beside.map(({ extraId, item, quantity, costWithTax, category }) => {
+        const bought = (): Purchase => ({
+          id: newId(),
+          date: day,
+          storeId: '',
+          store: 'elsewhere',
+          note: '',
+          lines: [
+            {
+              ...purchaseLine(
+                hardwareItem(item),
+                1,
+                quantity,
+                costWithTax,
+                { taxFree: false },
+                project.settings,
+                project.currency,
+              ),
+              category,
+            },
+          ],
+        });
+        return (
+          <BuyLine
+            key={extraId}
+            title={`${quantity} × ${item}`}
+            note={category}
+            sum={formatMoney(costWithTax, project.currency)}
+            isBought={pending.has(extraId)}
+            onTick={() => {
+              if (!pending.claim(extraId)) return;
+              dispatch({
+                type: 'recordPurchase',
+                purchase: bought(),
+                charges: { trip: 0, shipping: 0 },
+                ...firstBaseline(project, book, plan, day),
+              });
+            }}
+            onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
+          />
+        );
+      })}
+    </View>
   );
 };
 
@@ -213,12 +252,19 @@ const placesOf = (
 const sectionOf = ({ kind, section, material }: Buy): string =>
   kind === 'hardware' ? 'Hardware' : `${section} ${material}`;
 
+/** `1 of them spare`, where there are spare boards among them. */
+const spareWords = ({ spare, kind }: Buy): string =>
+  spare > 0 && kind !== 'hardware' ? `${spare} of them spare` : '';
+
 /** The price on the tag, and whether tax comes on top of it. */
-const tagWords = ({ unitPrice, pack, costWithTax, cost }: Buy, plan: Plan | null): string => {
+const tagWords = ({ unitPrice, pack, costWithTax, cost, storeId }: Buy, plan: Plan | null): string => {
   const currency = plan?.currency ?? '';
   const tag = `${formatTag(unitPrice, currency)} ${pack > 1 ? `a pack of ${pack}` : 'each'}`;
   const plain = toMinor(cost, currency);
-  return costWithTax > plain ? `${tag}, tax added` : costWithTax < plain ? `${tag}, less discount` : tag;
+  // A cent more or less may be what the store's rounding leaves.
+  const isTaxed = (plan?.stores.find((store) => store.storeId === storeId)?.tax ?? 0) > 0;
+  if (costWithTax > plain) return isTaxed ? `${tag}, tax added` : tag;
+  return costWithTax < plain - 1 ? `${tag}, less discount` : tag;
 };
 
 /** The purchase that ticking a line makes: today, at the planned price. */

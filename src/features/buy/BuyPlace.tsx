@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
-import { chargesFor, firstBaseline } from '@/core/budget';
+import { chargesFor, explainToBuy, explainVerdict, firstBaseline } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
 import { planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
@@ -22,6 +22,7 @@ import {
   Button,
   Cautions,
   Columns,
+  Figure,
   Icon,
   Row,
   SegmentedButtons,
@@ -30,9 +31,10 @@ import {
   useIsWide,
   Text,
 } from '@/ui';
-import { PurchaseForm, type PurchaseAt } from '@/forms';
+import { Explained, PurchaseForm, type PurchaseAt } from '@/forms';
 import { AnythingElse } from './AnythingElse';
 import { Boards } from './Boards';
+import { CheaperWays } from './CheaperWays';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
 import { NotInSums, things, Unpriced, unpricedNeeds } from './Unpriced';
@@ -57,10 +59,11 @@ const VIEWS = [
 ] as const;
 
 const Buy = ({ open }: { open: PlannedProject }) => {
-  const { project, book, dispatch, undo, plan, money, doing, stop, failure } = open;
+  const { project, book, dispatch, undo, plan, money, doing, isStale, stop, failure } = open;
   const isWide = useIsWide();
   const shown = shownPlan(plan);
   const isLong = useForAWhile(doing !== null);
+  const isSettled = useForAWhile(doing === null && !isStale);
   const byHandCost = useByHand(open.request);
   // What has a typed price is bought the same way by hand.
   const besidePlan = shown ? money.toBuy - planCost(shown) : 0;
@@ -69,6 +72,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
   const [isAdding, setAdding] = useState(false);
+  const [explained, setExplained] = useState<'sum' | 'verdict' | null>(null);
   const remove = ({ purchase, line }: PurchaseAt) => {
     const gone = purchase.lines[line];
     const name = gone ? tagName(gone.item) : '';
@@ -118,11 +122,18 @@ const Buy = ({ open }: { open: PlannedProject }) => {
     <Columns detail={form} beside={boards}>
       <View style={styles.head}>
         <View style={styles.headline}>
-          <Text size="title">{formatMoney(money.toBuy, project.currency)} to buy</Text>
-          {shown?.status === 'proved' ? (
-            <StatusBadge text={plan.problems.length > 0 ? 'proved for the rest' : 'proved cheapest'} />
-          ) : shown && doing === null && shown.total > shown.lowerBound ? (
-            <StatusBadge text="not proved" tone="plain" />
+          <Figure label="Where the sum to buy comes from" onPress={() => setExplained('sum')}>
+            <Text size="title">{formatMoney(money.toBuy, project.currency)} to buy</Text>
+          </Figure>
+          {shown?.status === 'proved' || (shown && doing === null && shown.total > shown.lowerBound) ? (
+            <Pressable
+              role="button"
+              aria-label={`${verdictOf(plan)}: what that rests on`}
+              onPress={() => setExplained('verdict')}
+              style={styles.verdict}
+            >
+              <StatusBadge text={verdictOf(plan)} tone={shown.status === 'proved' ? 'good' : 'plain'} />
+            </Pressable>
           ) : null}
         </View>
         {shown ? (
@@ -146,6 +157,16 @@ const Buy = ({ open }: { open: PlannedProject }) => {
           </Text>
         ) : null}
       </View>
+      {explained === null ? null : (
+        <Explained
+          title={explained === 'sum' ? 'What is to buy' : `Why it says “${verdictOf(plan)}”`}
+          currency={project.currency}
+          onClose={() => setExplained(null)}
+          {...(explained === 'sum'
+            ? { explanations: [explainToBuy(project, book, plan)] }
+            : { sentences: explainVerdict(plan) })}
+        />
+      )}
       {shown ? <NotFit open={open} plan={shown} /> : null}
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
@@ -164,6 +185,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
           </View>
           {plan.status === 'infeasible' ? null : (
             <>
+              <CheaperWays open={open} isIdle={isSettled} />
               <LeftOver open={open} plan={plan} />
               <Several open={open} />
             </>
@@ -176,6 +198,14 @@ const Buy = ({ open }: { open: PlannedProject }) => {
     </Columns>
   );
 };
+
+/** The verdict on a plan, as it is stamped. */
+const verdictOf = (plan: Plan): string =>
+  shownPlan(plan)?.status !== 'proved'
+    ? 'not proved'
+    : plan.problems.length > 0
+      ? 'proved for the rest'
+      : 'proved cheapest';
 
 /** Whether something has gone on for a second: what is over sooner needs no button. */
 const useForAWhile = (isOn: boolean): boolean => {
@@ -266,6 +296,7 @@ const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
   headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
   stop: { alignSelf: 'flex-start', marginLeft: -8 },
+  verdict: { minHeight: 44, justifyContent: 'center' },
   problem: { paddingHorizontal: 16, paddingVertical: 10 },
   problemLine: { flexDirection: 'row', gap: 10, alignItems: 'center' },
   grow: { flex: 1 },

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { parseCount, parseTag, symbol } from '@/core/units';
+import { hardwareNearness } from '@/core/hardwareKey';
 import type { PlanProblem } from '@/core/plan';
-import { needsOf, usualItem, type Need } from '@/core/pricing';
-import { emptyStore, resolve, type Item, type Price } from '@/core/project';
+import { currentOffers, needsOf, usualItem, type Need } from '@/core/pricing';
+import { emptyStore, nameItem, resolve, type Item, type Price } from '@/core/project';
 import { newId, today, type OpenProject } from '@/hooks';
 import { Button, Row, SectionHeader, Select, Text, TextField } from '@/ui';
 
@@ -107,9 +108,27 @@ const Line = ({
     if (item && isReady) onPrice(item, read.value, pack.value);
   };
   const what = [need.name, need.materials.join(' or ')].filter(Boolean).join(' ');
+  const near = need.kind === 'hardware' ? nearNames(need.name, open) : [];
+  const sameAs = (name: string) =>
+    open.dispatch(
+      nameItem(
+        open.project,
+        need.parts.map(({ id }) => id),
+        name,
+      ),
+    );
   return (
     <Row style={styles.row}>
       <Text>{`${need.count} × ${what}`}</Text>
+      {near.length > 0 ? (
+        <View style={styles.near}>
+          {near.map((name) => (
+            <Button key={name} mode="text" compact onPress={() => sameAs(name)}>
+              {`It is “${name}”, which has a price`}
+            </Button>
+          ))}
+        </View>
+      ) : null}
       {item ? (
         <View style={styles.price}>
           <View style={styles.grow}>
@@ -151,7 +170,23 @@ const Line = ({
   );
 };
 
+/** From so near on two names may be of one thing; and so many are offered. */
+const NEAR = 0.34;
+const MAX_NEAR = 2;
+
+/** Names on sale that are near a name without a price, the nearest first. */
+const nearNames = (name: string, { project, book }: OpenProject): string[] => {
+  const names = currentOffers(book)
+    .filter(({ item, storeId }) => item.kind === 'hardware' && !project.excludedStores.includes(storeId))
+    .filter(({ storeId }) => book.stores[storeId]?.currency === project.currency)
+    .map((offer) => ({ name: offer.name, near: hardwareNearness(name, offer.name) }))
+    .filter(({ near }) => near >= NEAR)
+    .sort((a, b) => b.near - a.near || (a.name < b.name ? -1 : 1));
+  return [...new Set(names.map((one) => one.name))].slice(0, MAX_NEAR);
+};
+
 const styles = StyleSheet.create({
+  near: { flexDirection: 'row', flexWrap: 'wrap', marginLeft: -8 },
   store: { paddingHorizontal: 16, paddingTop: 8, flexDirection: 'row' },
   row: { paddingHorizontal: 16, paddingVertical: 10, gap: 4 },
   price: { flexDirection: 'row', gap: 8, alignItems: 'center' },

@@ -2,15 +2,17 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
 import { formatMoney } from '@/core/units';
-import type { Project } from '@/core/project';
+import type { Book, Project } from '@/core/project';
 import { Button, Icon, Row, StatusBadge, useColors, Text } from '@/ui';
 import { problemOf, type Column } from './columns';
 import { ROWS } from './rows';
 import { RowValue } from './RowValue';
+import { TotalOf } from './TotalOf';
 
 interface Props {
   columns: Column[];
   project: Project;
+  book: Book;
   onChoose: (column: Column) => void;
   onRemove: (column: Column) => void;
 }
@@ -42,7 +44,7 @@ interface CardProps extends Omit<Props, 'columns'> {
   onPress: () => void;
 }
 
-const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: CardProps) => {
+const Card = ({ column, chosen, project, book, isOpen, onPress, onChoose, onRemove }: CardProps) => {
   const { outcome, name, letter, isChosen, isPlanning } = column;
   const price = outcome ? formatMoney(outcome.atTill, project.currency) : '';
   return (
@@ -86,7 +88,7 @@ const Card = ({ column, chosen, project, isOpen, onPress, onChoose, onRemove }: 
           </View>
         </View>
       </Row>
-      {isOpen ? <Opened column={column} chosen={chosen} onRemove={onRemove} /> : null}
+      {isOpen ? <Opened column={column} chosen={chosen} book={book} onRemove={onRemove} /> : null}
     </View>
   );
 };
@@ -191,7 +193,12 @@ const Warning = ({ text, isBad = false }: { text: string; isBad?: boolean }) => 
 };
 
 /** Every row, those that differ from the choice marked. */
-const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen' | 'onRemove'>) => {
+const Opened = ({
+  column,
+  chosen,
+  book,
+  onRemove,
+}: Pick<CardProps, 'column' | 'chosen' | 'book' | 'onRemove'>) => {
   const colors = useColors();
   const { outcome, isChosen, name } = column;
   return (
@@ -203,7 +210,13 @@ const Opened = ({ column, chosen, onRemove }: Pick<CardProps, 'column' | 'chosen
                 {row.label}
               </Text>
               <View style={styles.value}>
-                <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
+                {row.key === 'till' ? (
+                  <TotalOf column={column} book={book}>
+                    <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
+                  </TotalOf>
+                ) : (
+                  <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
+                )}
               </View>
             </View>
           ))

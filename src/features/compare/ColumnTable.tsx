@@ -1,20 +1,22 @@
 import { ScrollView, StyleSheet, View } from 'react-native';
-import type { Project } from '@/core/project';
+import type { Book, Project } from '@/core/project';
 import { Button, IconAction, StatusBadge, useColors, Text } from '@/ui';
 import { Against, EvenWords, FitWords } from './Cards';
 import { problemOf, type Column } from './columns';
 import { ROWS } from './rows';
 import { RowValue } from './RowValue';
+import { TotalOf } from './TotalOf';
 
 interface Props {
   columns: Column[];
   project: Project;
+  book: Book;
   onChoose: (column: Column) => void;
   onRemove: (column: Column) => void;
 }
 
 /** The ways side by side, the rows that matter under each other, what differs from the choice marked. */
-export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => {
+export const ColumnTable = ({ columns, project, book, onChoose, onRemove }: Props) => {
   const colors = useColors();
   const chosen = columns.find(({ isChosen }) => isChosen);
   const cell = (column: Column) => [
@@ -77,14 +79,12 @@ export const ColumnTable = ({ columns, project, onChoose, onRemove }: Props) => 
               const { outcome } = column;
               return (
                 <View key={column.id} role="cell" style={cell(column)}>
-                  {outcome ? (
-                    <RowValue
-                      row={row}
-                      column={column}
-                      outcome={outcome}
-                      chosen={chosen}
-                      isMain={row.key === 'till'}
-                    />
+                  {outcome && row.key === 'till' ? (
+                    <TotalOf column={column} book={book}>
+                      <RowValue row={row} column={column} outcome={outcome} chosen={chosen} isMain />
+                    </TotalOf>
+                  ) : outcome ? (
+                    <RowValue row={row} column={column} outcome={outcome} chosen={chosen} />
                   ) : row.key === 'till' ? (
                     <Text size="small" tone="soft">
                       {column.isPlanning ? 'planning' : 'not planned'}

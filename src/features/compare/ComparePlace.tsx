@@ -128,6 +128,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
   const shared = {
     columns: columns.filter(({ sameAs }) => !sameAs),
     project,
+    book,
     onChoose: choose,
     onRemove: (column: Column) =>
       dispatch({ type: 'removeAlternative', alternativeId: column.id, proposed: alternatives }),

@@ -1,11 +1,13 @@
-import { useEffect, type ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
+import { explainLeft, explainTotal } from '@/core/budget';
 import { formatMoney } from '@/core/units';
-import { useProject, useReadyToCompare, useSnapshot, type OpenProject } from '@/hooks';
+import { useProject, useReadyToCompare, useSnapshot, type OpenProject, type PlanSnapshot } from '@/hooks';
 import { isInFilledField, onKeyDown } from '@/platform/page';
 import { Button, IconAction, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
+import { Explained } from '@/forms';
 import { ProjectMenu } from './ProjectMenu';
 
 /** What stays in sight in all places of a project: its name, undo and redo, and the money strip. */
@@ -68,6 +70,7 @@ const Head = ({ open }: { open: OpenProject }) => {
         aria-busy={snapshot?.phase !== 'failed' && isStale}
         testID="money-strip"
       >
+        {snapshot ? <OpensSums snapshot={snapshot} /> : null}
         {snapshot ? (
           <MoneyStrip
             spent={snapshot.money.spent}
@@ -84,6 +87,30 @@ const Head = ({ open }: { open: OpenProject }) => {
         )}
       </View>
     </View>
+  );
+};
+
+/** Over the money strip: a touch of it opens where its sums come from. */
+const OpensSums = ({ snapshot: { project, book, plan } }: { snapshot: PlanSnapshot }) => {
+  const [isOpen, setOpen] = useState(false);
+  const left = isOpen ? explainLeft(project, book, plan) : null;
+  return (
+    <>
+      <Pressable
+        role="button"
+        aria-label="Where these sums come from"
+        onPress={() => setOpen(true)}
+        style={styles.over}
+      />
+      {isOpen ? (
+        <Explained
+          title="Where it comes from"
+          explanations={[explainTotal(project, book, plan), ...(left ? [left] : [])]}
+          currency={project.currency}
+          onClose={() => setOpen(false)}
+        />
+      ) : null}
+    </>
   );
 };
 
@@ -114,4 +141,5 @@ const styles = StyleSheet.create({
   reckoning: { paddingTop: 24 },
   stripWide: { maxWidth: 780 },
   stale: { opacity: 0.65 },
+  over: { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0, zIndex: 1 },
 });

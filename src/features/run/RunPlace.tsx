@@ -12,19 +12,18 @@ import {
   notify,
   useDraft,
   usePending,
-  type Pending,
   usePlanned,
   useProject,
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
-import { SectionHeader, Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
+import { Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
 import { PurchaseForm } from '@/forms';
 import { cartCommand, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { ElseForm } from './ElseForm';
 import { Paid } from './Paid';
-import { RunRow } from './RunRow';
+import { Lines } from './RunLines';
 import { TakeForm } from './TakeForm';
 import { TillForm } from './TillForm';
 
@@ -282,61 +281,6 @@ const ReplanNote = ({
       <IconAction icon="check" label="Seen: put this note away" onPress={onSeen} />
     </View>
   );
-};
-
-/** What is to take, aisle by aisle; an aisle can be moved up. */
-const Lines = ({
-  lines,
-  open: { project, book, dispatch },
-  storeId,
-  pending,
-  onTick,
-  onOpen,
-}: {
-  lines: RunLine[];
-  open: PlannedProject;
-  storeId: string;
-  pending: Pending;
-  onTick: (line: RunLine) => void;
-  onOpen: (line: RunLine) => void;
-}) =>
-  lines.map((line, index) => {
-    const before = lines[index - 1]?.category;
-    const earlier = before && {
-      note: 'move up',
-      label: `${AISLES[line.category]}: move up, before ${AISLES[before].toLowerCase()}`,
-      onPress: () =>
-        dispatch({
-          type: 'moveAisle',
-          storeId,
-          category: line.category,
-          before,
-        }),
-    };
-    return (
-      <View key={line.key}>
-        {line.category === before ? null : <SectionHeader title={AISLES[line.category]} {...earlier} />}
-        <RunRow
-          line={line}
-          project={project}
-          book={book}
-          isTaken={pending.has(line.key)}
-          onTick={() => onTick(line)}
-          onOpen={() => onOpen(line)}
-        />
-      </View>
-    );
-  });
-
-const AISLES: Record<RunLine['category'], string> = {
-  wood: 'Boards',
-  sheets: 'Sheets',
-  hardware: 'Hardware',
-  finish: 'Finish',
-  consumables: 'Used up in building',
-  tools: 'Tools',
-  trips: 'Trips',
-  other: 'Other',
 };
 
 const styles = StyleSheet.create({

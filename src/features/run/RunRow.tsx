@@ -11,6 +11,7 @@ export const RunRow = ({
   line,
   project,
   book,
+  warning,
   isTaken,
   onTick,
   onOpen,
@@ -18,6 +19,8 @@ export const RunRow = ({
   line: RunLine;
   project: Project;
   book: Book;
+  /** Why its wood is not fit for what it is for; blank: it is. */
+  warning: string;
   /** It was ticked, and the plan without it is being made. */
   isTaken: boolean;
   onTick: () => void;
@@ -48,6 +51,11 @@ export const RunRow = ({
             {facts.length > 0 ? (
               <Text size="small" tone="soft">
                 {facts.join(' · ')}
+              </Text>
+            ) : null}
+            {warning ? (
+              <Text size="small" tone="bad">
+                {warning}
               </Text>
             ) : null}
             {advice ? <Text size="small">{advice}</Text> : null}

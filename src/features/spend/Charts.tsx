@@ -3,8 +3,7 @@ import { View } from 'react-native';
 import {
   againstTargets,
   byCategory,
-  differencesByCategory,
-  differencesOf,
+  plannedByCategory,
   spentOverTime,
   targetOf,
   type TypedPriceLine,
@@ -88,12 +87,10 @@ const OverTime = ({ project, money, entries, today }: Props) => {
 
 type CategoryProps = Props & { categories: CategoryMoney[] };
 
-const PlannedAndPaid = ({ project, book, plan, categories }: CategoryProps) => {
+const PlannedAndPaid = ({ project, categories }: CategoryProps) => {
   const colors = useColors();
   const said = (sum: number) => formatMoney(sum, project.currency);
-  const planned = new Map(
-    differencesByCategory(differencesOf(project, book, plan)).map((row) => [row.category, row.planned]),
-  );
+  const planned = plannedByCategory(project);
   const of = (row: CategoryMoney) =>
     planned.get(row.category) ?? (project.baseline ? 0 : row.spent + row.toBuy);
   const bars = categories.flatMap((row, index) => {

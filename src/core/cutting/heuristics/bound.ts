@@ -12,7 +12,7 @@ import {
   type CuttingProblem,
   type Sized,
 } from '../model';
-import { nameKey } from '../../nameKey';
+import { hardwareKey } from '../../hardwareKey';
 import { toMinor, type Micros, type Minor } from '../../units';
 
 /**
@@ -38,7 +38,7 @@ const poolsFor = (parts: Item[]): Item[][] => {
   for (const part of parts) {
     const key =
       part.kind === 'hardware'
-        ? `hardware:${nameKey(part.item)}`
+        ? `hardware:${hardwareKey(part.item)}`
         : `${part.kind}:${part.thickness}:${part.kind === 'board' ? part.width : ''}`;
     pools.set(key, [...(pools.get(key) ?? []), part]);
   }

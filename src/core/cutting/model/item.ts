@@ -1,4 +1,5 @@
 import { nameKey } from '../../nameKey';
+import { hardwareKey } from '../../hardwareKey';
 import type { Ticks } from '../../units';
 import type { Ends } from './ends';
 
@@ -53,7 +54,7 @@ export const allows = (materials: string[], material: string): boolean =>
 
 /** Items that are bought as one thing have one key: of one section or thickness and choice of materials, or of one name. */
 export const needKey = (item: Pick<Item, 'kind' | 'item' | 'thickness' | 'width' | 'materials'>): string => {
-  if (item.kind === 'hardware') return `hardware:${nameKey(item.item)}`;
+  if (item.kind === 'hardware') return `hardware:${hardwareKey(item.item)}`;
   const size = item.kind === 'board' ? `${item.thickness}x${item.width}` : `${item.thickness}`;
   return `${item.kind}:${size}:${item.materials.map(nameKey).sort().join('|')}`;
 };

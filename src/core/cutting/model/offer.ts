@@ -1,4 +1,4 @@
-import { nameKey } from '../../nameKey';
+import { hardwareKey } from '../../hardwareKey';
 import type { Micros, Ticks } from '../../units';
 import { allows, type Item, type Kind } from './item';
 import { stripWidth } from './ripping';
@@ -59,7 +59,7 @@ export const ripsTo = (item: Wanted, offer: Sold): boolean => {
 /** Whether an offer is of the section, thickness or name, and of a material, that an item asks for. Length aside. */
 export const fits = (item: Wanted, offer: Sold): boolean => {
   if (offer.item.kind !== item.kind) return false;
-  if (item.kind === 'hardware') return nameKey(offer.name) === nameKey(item.item);
+  if (item.kind === 'hardware') return hardwareKey(offer.name) === hardwareKey(item.item);
   if (!allows(item.materials, offer.item.material) || offer.thickness !== item.thickness) return false;
   return item.kind === 'sheet' || offer.width === item.width;
 };

@@ -1,5 +1,5 @@
 import { consumedQuantity, packsToBuy } from './item';
-import { nameKey } from '../../nameKey';
+import { hardwareKey } from '../../hardwareKey';
 import type { Offer } from './offer';
 import type { CuttingProblem } from './problem';
 
@@ -14,14 +14,14 @@ export const wantedItems = ({ parts, offers, owned }: CuttingProblem): WantedIte
   const used = new Map<string, number>();
   for (const part of parts)
     if (part.kind === 'hardware')
-      used.set(nameKey(part.item), (used.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
+      used.set(hardwareKey(part.item), (used.get(hardwareKey(part.item)) ?? 0) + consumedQuantity(part));
   return [...used].map(([item, all]) => ({
     pieces: packsToBuy(
       all,
       owned
-        .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
+        .filter((pile) => pile.kind === 'hardware' && hardwareKey(pile.name) === item)
         .reduce((sum, pile) => sum + pile.count, 0),
     ),
-    offers: offers.filter((offer) => offer.item.kind === 'hardware' && nameKey(offer.name) === item),
+    offers: offers.filter((offer) => offer.item.kind === 'hardware' && hardwareKey(offer.name) === item),
   }));
 };

@@ -1,4 +1,5 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../../units';
+import { hardwareKey } from '../../hardwareKey';
 import { nameKey } from '../../nameKey';
 import {
   newestOf,
@@ -17,8 +18,8 @@ const isSame = (a: Micros, b: Micros): boolean => Math.abs(a - b) <= Math.max(2,
 const isOf = (buy: BuyToCheck, row: PriceRow): boolean => {
   if (nameKey(row.store) !== nameKey(buy.store) || row.pack !== buy.pack || row.kind !== buy.kind)
     return false;
+  if (row.kind === 'hardware') return hardwareKey(row.name) === hardwareKey(buy.item);
   if (nameKey(row.name) !== nameKey(buy.item)) return false;
-  if (row.kind === 'hardware') return true;
   return (
     row.length === buy.length &&
     nameKey(row.material) === nameKey(buy.material) &&

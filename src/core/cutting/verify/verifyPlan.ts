@@ -1,4 +1,5 @@
 import { nameKey } from '../../nameKey';
+import { hardwareKey } from '../../hardwareKey';
 import type { Problem } from '../../result';
 import { consumedQuantity, type Item } from '../model';
 import { checkLayout, NEAR } from './geometry';
@@ -91,13 +92,13 @@ const checkMade = (
   const wanted = new Map<string, number>();
   for (const part of parts)
     if (part.kind === 'hardware')
-      wanted.set(nameKey(part.item), (wanted.get(nameKey(part.item)) ?? 0) + consumedQuantity(part));
+      wanted.set(hardwareKey(part.item), (wanted.get(hardwareKey(part.item)) ?? 0) + consumedQuantity(part));
   for (const [item, count] of wanted) {
     const bought = plan.buys
-      .filter((buy) => buy.kind === 'hardware' && nameKey(buy.item) === item)
+      .filter((buy) => buy.kind === 'hardware' && hardwareKey(buy.item) === item)
       .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
     const held = owned
-      .filter((pile) => pile.kind === 'hardware' && nameKey(pile.name) === item)
+      .filter((pile) => pile.kind === 'hardware' && hardwareKey(pile.name) === item)
       .reduce((sum, { quantity }) => sum + quantity, 0);
     // Less than a thousandth of a can is no reason for another.
     if (bought + held < count - 1.001e-3) note(item, `${bought + held} are there, and ${count} are needed`);
