@@ -3,6 +3,7 @@ export * from './defaults';
 export * from './item';
 export * from './groups';
 export * from './options';
+export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
 export * from './resolvedPart';
 export * from './resolve';
 export { allows } from '../cutting/model';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { formatLength, type LengthUnit } from '../units';
-import { apply, emptyProject, resolve, valuesOf, type Project } from '../project';
+import { apply, emptyProject, resolve, valuesOf, type Part, type Project } from '../project';
 import { counter } from '../testing';
 import {
   checksOf,
@@ -142,3 +142,51 @@ test.each(inUnits)('%s in %s: another unit for the project changes no size', (_i
     { numRuns: 12 },
   );
 });
+
+/** Sides of a rectangle that is drawn square on; null: it is none. */
+const sidesOfBox = (corners: [number, number][]): [number, number] | null => {
+  const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
+  const [width, height] = [xs, ys].map((all) => Math.max(...all) - Math.min(...all));
+  const isBox = new Set(xs).size === 2 && new Set(ys).size === 2;
+  return isBox && width !== undefined && height !== undefined ? [width, height] : null;
+};
+
+/** A length that is less than nothing comes to none. */
+const isImpossible = ({ kind, length }: Part): boolean => kind !== 'hardware' && (length?.ticks ?? 0) <= 0;
+
+/** Sheets and boards that are ripped to fill are told so in a note: their last piece is drawn as it is ripped. */
+const isRipped = (note: string): boolean => /rip/i.test(note);
+
+test.each(inUnits)(
+  '%s in %s: what is drawn is what is listed: no piece is drawn smaller than it is cut',
+  (_id, unit, helper) => {
+    fc.assert(
+      fc.property(anyTold(helper, unit), (told) => {
+        const made = preview(helper, told, unit);
+        if (!made.ok) return;
+        const { project, group, option } = made.value;
+        // What cannot be made is told in a sentence, and drawn as well as can be.
+        if (resolve(project).problems.length > 0 || option.parts.some(isImpossible)) return;
+        const sizes = sizesOf(project, group, option);
+        const notes = new Map(option.parts.map(({ role, note }) => [role, note]));
+        for (const { title, shapes } of helper.draw(sizes))
+          for (const { role, corners } of shapes) {
+            const sides = sidesOfBox(corners);
+            const { length, width, thickness, count } = sizes.part(role);
+            // A stringer is cut in steps: what is drawn is what is left of its board.
+            if (!sides || count === 0 || role === 'stringer' || isRipped(notes.get(role) ?? '')) continue;
+            const known = [length, width, thickness];
+            for (const side of sides)
+              expect([title, role, known.some((one) => Math.abs(one - side) <= 2), side, known]).toEqual([
+                title,
+                role,
+                true,
+                side,
+                known,
+              ]);
+          }
+      }),
+      { numRuns: 25 },
+    );
+  },
+);

@@ -7,6 +7,10 @@
 export const flushCount = (span: string, width: string, gap: string): string =>
   `ceil((${span} + ${gap}) / (${width} + ${gap}))`;
 
+/** The same, but never more than there is room for side by side: where wider gaps must do, there is one piece less. */
+export const fittingCount = (span: string, width: string, gap: string): string =>
+  `max(1, min(${flushCount(span, width, gap)}, floor(${span} / ${width})))`;
+
 /** The even gap between them: (L − n w)/(n − 1). */
 export const flushGap = (span: string, width: string, count: string): string =>
   `(${span} - ${count} * ${width}) / max(1, ${count} - 1)`;

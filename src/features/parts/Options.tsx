@@ -1,5 +1,13 @@
 import { StyleSheet, View } from 'react-native';
-import { chosenOption, copyOption, numbered, type Group, type Option, type Command } from '@/core/project';
+import {
+  anotherWay,
+  chosenOption,
+  ownVariables,
+  numbered,
+  type Group,
+  type Option,
+  type Command,
+} from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, ReadField, Text } from '@/ui';
@@ -23,8 +31,9 @@ export const Options = ({
       return made;
     };
     const name = numbered('Another way', (taken) => options.some((option) => option.name === taken));
-    const option = copyOption(chosen, name, idOf);
+    const { option, variables } = anotherWay(project, group, chosen, name, idOf);
     dispatch([
+      ...variables.map((variable): Command => ({ type: 'addVariable', variable })),
       {
         type: 'choose',
         name,
@@ -39,7 +48,15 @@ export const Options = ({
     notify({ text: `${name} begins as a copy of ${chosen.name}. Change its parts; Compare shows both.` });
   };
   const remove = (optionId: string, name: string) => {
-    dispatch({ type: 'removeOption', groupId, optionId });
+    const gone = options.find(({ id }) => id === optionId);
+    dispatch([
+      { type: 'removeOption', groupId, optionId },
+      // Measures that it alone had go with it.
+      ...(gone ? ownVariables(project, group, gone) : []).map(({ id }): Command => ({
+        type: 'removeVariable',
+        variableId: id,
+      })),
+    ]);
     notify({ text: `${name} is deleted.`, action: { label: 'Undo', run: undo } });
   };
   const readName = (text: string): Result<string> =>

@@ -1,6 +1,6 @@
-import { between, flushCount } from '../even';
+import { between, fittingCount, flushGap } from '../even';
 import { along, behind, box, choice, count, length, repeated, section, up, view } from '../shapes';
-import type { Helper, MadeExtra, MadeJoint, MadePart } from '../types';
+import type { Helper, MadeExtra, MadeJoint, MadePart, Row, Sizes } from '../types';
 
 export const raisedBox: Helper = {
   id: 'raised-box',
@@ -27,7 +27,9 @@ export const raisedBox: Helper = {
       ['none', 'None'],
       ['boards', 'Boards'],
     ]),
-    length('drain', 'Gaps in the floor, to drain', '1/4', '6', { when: { key: 'floor', is: 'boards' } }),
+    length('drain', 'Gaps in the floor, to drain, of about', '1/4', '6', {
+      when: { key: 'floor', is: 'boards' },
+    }),
     choice('cap', 'Cap', [
       ['none', 'None'],
       ['mitre', 'Mitred'],
@@ -51,7 +53,7 @@ export const raisedBox: Helper = {
     const [long, wide] = [inner('length'), inner('width')];
     const floor: MadePart = {
       name: 'Floor board',
-      quantity: flushCount(long, 'floor_board.width', measure('drain')),
+      quantity: fittingCount(long, 'floor_board.width', measure('drain')),
       section: text('board'),
       length: wide,
       shows: 'none',
@@ -91,7 +93,12 @@ export const raisedBox: Helper = {
       ],
       joints: jointsOf(answers),
       extras: extrasOf(answers, { long, wide, wall }),
-      follows: [{ key: 'wall', formula: wall }],
+      follows: [
+        { key: 'wall', formula: wall },
+        ...(text('floor') === 'boards'
+          ? [{ key: 'floor_gap', formula: flushGap(long, 'floor_board.width', 'floor_board.count') }]
+          : []),
+      ],
     };
   },
   draw: ({ measure, part }) => {
@@ -135,13 +142,13 @@ export const raisedBox: Helper = {
       view(
         'Top',
         [
-          ...repeated(part('floor_board').count, part('floor_board').width + measure('drain'), (offset) =>
+          ...repeated(part('floor_board').count, part('floor_board').width + measure('floor_gap'), (offset) =>
             behind(
               box(
                 'floor_board',
                 board.thickness + offset,
                 board.thickness,
-                Math.min(part('floor_board').width, long - 2 * board.thickness - offset),
+                part('floor_board').width,
                 inside,
               ),
             ),
@@ -166,6 +173,9 @@ export const raisedBox: Helper = {
   },
   notes: ({ measure, part }, say) => [
     `The walls are ${say(measure('wall'))} high, and it is ${say(part('long_board').length - 2 * part('long_board').thickness)} x ${say(part('short_board').length)} inside.`,
+    ...(part('floor_board').count > 1
+      ? [`The ${part('floor_board').count} floor boards lie ${say(measure('floor_gap'))} apart.`]
+      : []),
   ],
   rows: ({ measure, text, part }) => [
     {
@@ -175,6 +185,7 @@ export const raisedBox: Helper = {
       gap: null,
       largestGap: null,
     },
+    ...(part('floor_board').count > 1 ? [floorRow(measure, part)] : []),
   ],
 };
 
@@ -227,4 +238,17 @@ const extrasOf = (
       covers: { in: '1.5 ft3', mm: '40 l' },
     });
   return extras;
+};
+
+/** The floor boards and their gaps against the inside of the box. */
+const floorRow = (measure: Sizes['measure'], part: Sizes['part']): Row => {
+  const { count: boards, width } = part('floor_board');
+  const gap = measure('floor_gap');
+  return {
+    name: 'Floor',
+    total: boards * width + (boards - 1) * gap,
+    span: part('long_board').length - 2 * part('long_board').thickness,
+    gap,
+    largestGap: null,
+  };
 };

@@ -98,7 +98,7 @@ export const steps: Helper = {
                 'tread_board',
                 index * tread + offset,
                 (index + 1) * step - board.thickness,
-                Math.min(board.width, tread - offset),
+                board.width,
                 board.thickness,
               ),
             ),
