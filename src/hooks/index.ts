@@ -2,5 +2,6 @@ export * from '@/data';
 export * from './workspace';
 export * from './plans';
 export * from './pending';
+export * from './rackClaims';
 export * from './compare';
 export { services } from './services';

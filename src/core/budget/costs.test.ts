@@ -1,8 +1,17 @@
 import { fromCsv } from '../testing';
 import { planInput } from '../plan';
 import { firstPlan } from '../plan/planner';
-import type { Project } from '../project';
-import { costsOf, eachOf, hardwareItem, inThePiece, pricingAnalysis } from '.';
+import { emptyExtra, type Project } from '../project';
+import {
+  costsOf,
+  eachOf,
+  hardwareItem,
+  inThePiece,
+  inThePieceOfAll,
+  pricingAnalysis,
+  projectMoney,
+  toolsToBuy,
+} from '.';
 
 const { project } = fromCsv({
   parts: 'part,qty,section,length\nRail,1,2x4,40',
@@ -127,4 +136,25 @@ test('hours for each follow the number that is built, hours for all do not; what
   expect(at(1, true)).toEqual([3000, 4500]);
   expect(at(3, true)).toEqual([9000, 4500]);
   expect(at(3, false)).toEqual([3000, 13_500]);
+});
+
+test('a tool that is still to buy is paid at the till, is no part of the piece, and is not asked for three times', () => {
+  const { project: made, book } = fromCsv({
+    parts: 'part,qty,kind,section,length,item\nRail,2,,2x4,40,\nSaw,1,hardware,,,hand saw',
+    prices:
+      'store,kind,section,length,material,price,item\nYard,,2x4,8ft,stud,4,\nYard,hardware,,,,20,hand saw',
+  });
+  const typed: Project = {
+    ...made,
+    extras: [
+      { ...emptyExtra('x'), name: 'Square', rule: 'count', amount: '1', price: 900, category: 'tools' },
+    ],
+  };
+  const plan = firstPlan(planInput(typed, book));
+  const atTill = projectMoney(typed, book, plan).total;
+  expect([atTill, toolsToBuy(typed, book, plan)]).toEqual([400 + 2000 + 900, 2900]);
+  const piece = inThePieceOfAll(typed, plan, book);
+  expect(piece).toBeLessThanOrEqual(400);
+  const found = costsOf(typed, { inPiece: piece, atTill, toolsToBuy: toolsToBuy(typed, book, plan) });
+  expect(pricingAnalysis(typed, found).byMaterials).toBe(3 * 400);
 });

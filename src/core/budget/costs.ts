@@ -23,6 +23,8 @@ export interface Costs {
   /** At the till, with each tool as it counts, travel, power, hours at their rate, and whatever else was told. */
   allIn: Minor;
   tools: ToolCost[];
+  /** Of what is at the till, tools that are still to buy. */
+  toolsToBuy: Minor;
   travel: Minor;
   power: Minor;
   labour: Minor;
@@ -67,7 +69,10 @@ export const hoursOf = ({ work, builds }: Pick<Project, 'work' | 'builds'>): num
   work?.hours === null || work?.hours === undefined ? null : work.hours * (work.isHoursEach ? builds : 1);
 
 /** The three costs of a project from what it uses up and what it comes to at the till. */
-export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor; atTill: Minor }): Costs => {
+export const costsOf = (
+  project: Project,
+  { inPiece, atTill, toolsToBuy = 0 }: { inPiece: Minor; atTill: Minor; toolsToBuy?: Minor },
+): Costs => {
   const { work, builds } = project;
   const tools = toolCosts(project);
   const travel = Math.round((work?.travel?.distance ?? 0) * (work?.travel?.rate ?? 0));
@@ -77,7 +82,7 @@ export const costsOf = (project: Project, { inPiece, atTill }: { inPiece: Minor;
   const inLedger = tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
   const counted = tools.reduce((sum, tool) => sum + tool.counted, 0);
   const allIn = atTill - inLedger + counted + travel + power + labour + otherCosts;
-  return { builds, inPiece, atTill, allIn, tools, travel, power, labour, otherCosts };
+  return { builds, inPiece, atTill, allIn, tools, toolsToBuy, travel, power, labour, otherCosts };
 };
 
 /** A share of a sum for one of those that are built. */
@@ -111,7 +116,8 @@ export interface Offered {
 export const pricingAnalysis = (project: Project, costs: Costs): PricingAnalysis => {
   const { work, readyMade = [] } = project;
   const cheapest = readyMade.length > 0 ? Math.min(...readyMade.map(({ price }) => price)) : null;
-  const tools = costs.tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
+  const bought = costs.tools.filter(({ at }) => at !== null).reduce((sum, { price }) => sum + price, 0);
+  const tools = bought + costs.toolsToBuy;
   return {
     byMargin: work?.margin === undefined ? null : Math.round(eachOf(costs.allIn, costs) / (1 - work.margin)),
     byMaterials: eachOf(costs.atTill - tools, costs) * TIMES_MATERIALS,

@@ -1,5 +1,6 @@
 import { toMicros, toMinor, type Micros, type Minor } from '../units';
 import { hardwareKey } from '../hardwareKey';
+import { categoryOf } from './purchase';
 import { faceOf, rackFor, rackWorth, type Layout, type Plan, type Point } from '../plan';
 import {
   emptyBook,
@@ -25,15 +26,18 @@ export const inThePiece = (project: Project, plan: Plan, book: Book = emptyBook(
     for (const { partId, outline } of layout.pieces)
       add(partId, layout.count * layout.value * share(layout, outline));
   for (const part of resolve(project, book.materials).parts) {
-    if (part.kind !== 'hardware') continue;
+    // A tool stays when the piece is gone.
+    if (part.kind !== 'hardware' || categoryOf({ kind: 'hardware', name: part.item }) === 'tools') continue;
     const price = hardwarePrice(plan, project, book, part.item);
     if (price !== null) add(part.id, consumedQuantity(part) * price);
   }
-  for (const { extra, item, price, ...of } of resolve(project, book.materials).typedPriced)
+  for (const { extra, item, price, ...of } of resolve(project, book.materials).typedPriced) {
+    if ((extra.category ?? categoryOf({ kind: 'hardware', name: item })) === 'tools') continue;
     add(
       extra.id,
       consumedQuantity(of) * (hardwarePrice(plan, project, book, item) ?? toMicros(price, plan.currency)),
     );
+  }
   return Object.fromEntries(
     Object.entries(micros).map(([id, sum]) => [id, toMinor(Math.round(sum), plan.currency)]),
   );

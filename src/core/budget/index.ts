@@ -6,6 +6,7 @@ export * from './ledger';
 export * from './leftovers';
 export * from './typedPriceLines';
 export * from './target';
+export * from './toolsToBuy';
 export * from './run';
 export * from './lineEdits';
 export * from './costs';

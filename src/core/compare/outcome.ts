@@ -1,4 +1,4 @@
-import { inThePieceOfAll, projectMoney, typedPriceLines, type ProjectMoney } from '../budget';
+import { inThePieceOfAll, projectMoney, toolsToBuy, typedPriceLines, type ProjectMoney } from '../budget';
 import { hardwareKey } from '../hardwareKey';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
@@ -16,6 +16,8 @@ export interface Outcome {
   /** Boards and sheets. */
   wood: Minor;
   finish: Minor;
+  /** Tools among what is to buy. */
+  toolsToBuy: Minor;
   /** Something of it wants a finish, and none is among what is bought. */
   wantsFinish: boolean;
   hardware: Minor;
@@ -73,6 +75,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     inPiece: inThePieceOfAll(project, shown, book),
     wood,
     finish,
+    toolsToBuy: toolsToBuy(project, book, plan),
     wantsFinish: made.some(
       ({ material, group }) => fitnessIn(material, group, project, book.materials).verdict === 'finish',
     ),

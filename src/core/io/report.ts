@@ -12,6 +12,7 @@ import {
   paidFor,
   paidInAll,
   projectMoney,
+  toolsToBuy,
 } from '../budget';
 import { capital } from '../capital';
 import { formatDay, formatLength, formatMoney, writeMoney, type Minor } from '../units';
@@ -184,7 +185,11 @@ const paid = (project: Project): Section => {
 const costs = (project: Project, book: Book, plan: Plan | null): Section => {
   const shown = shownPlan(plan);
   const inPiece = shown ? inThePieceOfAll(project, shown, book) : 0;
-  const found = costsOf(project, { inPiece, atTill: projectMoney(project, book, plan).total });
+  const found = costsOf(project, {
+    inPiece,
+    atTill: projectMoney(project, book, plan).total,
+    toolsToBuy: toolsToBuy(project, book, plan),
+  });
   const { builds } = project;
   const each = builds > 1 ? `each of ${builds}` : '';
   const tools = found.tools.reduce((sum, { counted }) => sum + counted, 0);

@@ -40,6 +40,7 @@ import { NotFit } from './NotFit';
 import { NotInSums, things, Unpriced, unpricedNeeds } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
+import { RackClaims } from './RackClaims';
 import { Several } from './Several';
 
 /** What to buy, by store, and how every board and sheet is cut. */
@@ -168,6 +169,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
         />
       )}
       {shown ? <NotFit open={open} plan={shown} /> : null}
+      <RackClaims open={open} />
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />
       <Unpriced open={open} needs={unpriced} />

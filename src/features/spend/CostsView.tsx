@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { costsOf, eachOf, inThePieceOfAll, type Costs, type ProjectMoney } from '@/core/budget';
+import { costsOf, eachOf, inThePieceOfAll, toolsToBuy, type Costs, type ProjectMoney } from '@/core/budget';
 import { formatMoney } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Work } from '@/core/project';
@@ -28,7 +28,11 @@ export const CostsView = ({
   const router = useRouter();
   const shown = shownPlan(plan);
   const inPiece = useMemo(() => (shown ? inThePieceOfAll(project, shown, book) : 0), [project, shown, book]);
-  const costs = costsOf(project, { inPiece, atTill: money.total });
+  const costs = costsOf(project, {
+    inPiece,
+    atTill: money.total,
+    toolsToBuy: toolsToBuy(project, book, plan),
+  });
   const shownSum = (sum: number) => ({
     sum: formatMoney(eachOf(sum, costs), currency),
     ...(builds > 1 ? { inAll: `${formatMoney(sum, currency)} in all` } : {}),

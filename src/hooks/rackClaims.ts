@@ -1,0 +1,32 @@
+import { useQuery } from '@tanstack/react-query';
+import { rackClaims, type Plan, type RackClaim } from '@/core/plan';
+import type { RackEntry } from '@/core/project';
+import { readKeptPlan } from '@/data';
+import type { KeptPlan } from '@/state/planService';
+import type { PlannedProject } from './plans';
+import { useProjects } from './workspace';
+
+/** What of the rack the plan of a project cuts and the plans of others do too, as these stood when they were last open. */
+export const useRackClaims = ({ project, book, plan }: PlannedProject): RackClaim[] => {
+  const records = useProjects()?.records ?? [];
+  const others = records
+    .filter(({ project: { id, leavesRack } }) => id !== project.id && !leavesRack)
+    .map((record) => record.project);
+  const rack: RackEntry[] = project.leavesRack ? [] : Object.values(book.rack ?? {});
+  const { data } = useQuery({
+    queryKey: ['kept plans', project.id, others.map(({ id }) => id).join()],
+    enabled: rack.length > 0 && others.length > 0,
+    queryFn: async () => {
+      const found: { name: string; plan: Plan }[] = [];
+      for (const { id, name } of others) {
+        const kept = (await readKeptPlan(id)) as KeptPlan | null;
+        if (kept) found.push({ name, plan: kept.plan });
+      }
+      return found;
+    },
+    networkMode: 'always',
+    structuralSharing: false,
+    retry: false,
+  });
+  return data ? rackClaims(rack, plan.rest ?? plan, data) : [];
+};
