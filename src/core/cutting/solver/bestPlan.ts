@@ -97,7 +97,8 @@ class Search {
     private readonly tell: (progress: Progress) => void,
   ) {
     for (const one of solvers) one.suggest(patternsOf(basket, one.subproblem));
-    this.scenarios = storeScenarios(problem).map((scenario) => ({
+    const used = new Set(first.stores.map(({ storeId }) => storeId));
+    this.scenarios = storeScenarios(problem, used).map((scenario) => ({
       scenario,
       states: solvers.map((one) => one.stateFor(scenario.stores)),
       closed: 0,

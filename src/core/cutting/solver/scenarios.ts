@@ -19,28 +19,80 @@ export interface StoreScenario {
 /** More sets of stores than these are not told apart. */
 const MAX_MODES = 128;
 
-/** The sets of stores that may be used, shipping paid or free: together they are all plans. */
-export const storeScenarios = (input: CuttingProblem): StoreScenario[] => {
-  const selling = input.stores.filter(({ id }) => input.offers.some(({ storeId }) => storeId === id));
-  const scenarios = selling.reduce<StoreScenario[]>(
+/**
+ * The sets of stores that may be used, shipping paid or free: together they are all plans. Of very many stores the sets of
+ * few are told apart, and one scenario stands for all larger ones. `used`: stores of a plan that is known, told apart too.
+ */
+export const storeScenarios = (input: CuttingProblem, used: Set<string> = new Set()): StoreScenario[] => {
+  const sold = new Set(input.offers.map(({ storeId }) => storeId));
+  const selling = input.stores.filter(({ id }) => sold.has(id));
+  // Counted before they are made: of thirty stores there are a thousand million.
+  const count = selling.reduce((product, store) => product * waysAt(store).length, 1);
+  return count <= MAX_MODES ? setsOf(selling, waysAt, input) : withFewStores(selling, used, input);
+};
+
+const NONE: StoreScenario = { stores: new Set(), free: new Set(), trips: 0, rounding: 0 };
+
+/** Every way of using some stores, each in one of the ways that `ways` gives it. */
+const setsOf = (
+  stores: StoreTerms[],
+  ways: (store: StoreTerms) => Way[],
+  input: CuttingProblem,
+): StoreScenario[] =>
+  stores.reduce<StoreScenario[]>(
     (sets, store) =>
-      sets.flatMap((scenario) => waysAt(store).map((way) => withStore(scenario, store, way, input))),
-    [{ stores: new Set(), free: new Set(), trips: 0, rounding: 0 }],
+      sets.flatMap((scenario) => ways(store).map((way) => withStore(scenario, store, way, input))),
+    [NONE],
   );
-  if (scenarios.length <= MAX_MODES) return scenarios;
-  const all = new Set(selling.map(({ id }) => id));
+
+/** Sets of as few stores as can be told apart, and one for all that have more: they pay so many trips at the least. */
+const withFewStores = (selling: StoreTerms[], used: Set<string>, input: CuttingProblem): StoreScenario[] => {
+  const isOptional = (store: StoreTerms) => waysAt(store).includes('not');
+  const always = selling.filter((store) => !isOptional(store));
+  const optional = selling.filter(isOptional);
+  const going = (store: StoreTerms): Way[] => waysAt(store).filter((way) => way !== 'not');
+  const countOf = (stores: StoreTerms[]) =>
+    stores.reduce((product, store) => product * going(store).length, 1);
+  let sets: StoreTerms[][] = [[]];
+  let told = countOf(always) <= MAX_MODES ? sets : [];
+  let size = 0;
+  while (told.length > 0 && size < optional.length) {
+    const larger = sets.flatMap((set) =>
+      optional
+        .slice(set.length === 0 ? 0 : optional.indexOf(set.at(-1) as StoreTerms) + 1)
+        .map((store) => [...set, store]),
+    );
+    const all = [...told, ...larger].reduce((sum, set) => sum + countOf([...always, ...set]), 0);
+    if (all > MAX_MODES) break;
+    sets = larger;
+    told = [...told, ...larger];
+    size++;
+  }
+  const known = optional.filter(({ id }) => used.has(id));
+  const isKnownTold = known.length <= size || countOf([...always, ...known]) > MAX_MODES;
+  const trips = optional
+    .map(leastToGo)
+    .sort((a, b) => a - b)
+    .slice(0, told.length > 0 ? size + 1 : 0);
   return [
+    ...[...told, ...(isKnownTold ? [] : [known])].flatMap((set) => setsOf([...always, ...set], going, input)),
     {
-      stores: all,
+      stores: new Set(selling.map(({ id }) => id)),
       free: new Set(),
-      trips: 0,
+      trips: [...always.map(leastToGo), ...trips].reduce((sum, trip) => sum + trip, 0),
       rounding: selling.reduce((sum, store) => sum + roundingAt(store, input), 0),
     },
   ];
 };
 
+/** What going to a store costs at the least. */
+const leastToGo = (store: StoreTerms): number =>
+  store.trip + (waysAt(store).includes('free') ? 0 : (store.shipping?.fee ?? 0));
+
+type Way = 'not' | 'paying' | 'free';
+
 /** How a store may be used: where going there costs nothing, it may always be. */
-const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): ('not' | 'paying' | 'free')[] => {
+const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): Way[] => {
   if (trip + (shipping?.fee ?? 0) === 0) return ['paying'];
   // It is paid already, unless so much more is bought that it need not be.
   if (committedShipping > 0) return shipping?.freeFrom ? ['paying', 'free'] : ['paying'];
@@ -52,7 +104,7 @@ const waysAt = ({ trip, shipping, committedShipping }: StoreTerms): ('not' | 'pa
 const withStore = (
   scenario: StoreScenario,
   store: StoreTerms,
-  way: 'not' | 'paying' | 'free',
+  way: Way,
   input: CuttingProblem,
 ): StoreScenario => {
   if (way === 'not') return scenario;
