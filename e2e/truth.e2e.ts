@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
 import { atSite } from './steps';
@@ -151,3 +152,33 @@ for (const [name, size] of [
     await context.close();
   });
 }
+
+test('a price book and settings that cannot be read are told, lie aside, and can be saved as they were', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(20_000);
+  await page.goto(`${at.site.address}/settings`);
+  await page.getByText(/of the room is taken/).waitFor();
+  // Opened again, nothing waits to be written.
+  await page.reload();
+  await page.getByText(/of the room is taken/).waitFor();
+  await page.evaluate(() => {
+    window.localStorage.setItem('billet/book', 'billet-book 3 nonsense');
+    window.localStorage.setItem('billet/settings', 'null');
+  });
+  await page.reload();
+  const aside = page.getByRole('region', { name: 'Set aside' });
+  await aside.getByText(/^A price book, set aside /).waitFor();
+  await aside.getByText(/^Settings, set aside /).waitFor();
+  const saved = page.waitForEvent('download');
+  await aside.getByRole('button', { name: 'Save it as a file' }).first().click();
+  const place = await (await saved).path();
+  expect(readFileSync(place, 'utf8')).toBe('billet-book 3 nonsense');
+  await aside.getByRole('button', { name: 'Take it away' }).first().click();
+  await page.getByText('Take it away for good?').waitFor();
+  await page.getByRole('button', { name: 'Take it away' }).last().click();
+  await expect(aside.getByText(/^A price book, set aside /)).toHaveCount(0);
+  await page.reload();
+  await aside.getByText(/^Settings, set aside /).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});

@@ -1,5 +1,5 @@
 import { once } from 'node:events';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -61,3 +61,37 @@ test('the policy lets the worker and WebAssembly run, and nothing from elsewhere
   expect(policy).toContain("worker-src 'self'");
   expect(policy).not.toMatch(/https?:|unsafe-eval'.*unsafe-eval/);
 });
+
+test('a folder whose name begins with a dot is served, and nothing of its neighbours', async () => {
+  const above = mkdtempSync(path.join(tmpdir(), 'billet-'));
+  for (const name of ['.kept/app', '.kept/app-old']) {
+    mkdirSync(path.join(above, name), { recursive: true });
+    writeFileSync(path.join(above, name, 'index.html'), name);
+    writeFileSync(path.join(above, name, 'x.txt'), name);
+    writeFileSync(path.join(above, name, 'x.txt.gz'), gzipSync(name));
+  }
+  const other = app(path.join(above, '.kept/app')).listen(0, '127.0.0.1');
+  await once(other, 'listening');
+  const at = `http://127.0.0.1:${(other.address() as AddressInfo).port}`;
+  expect(await (await fetch(`${at}/parts`)).text()).toBe('.kept/app');
+  expect(await (await fetch(`${at}/x.txt`)).text()).toBe('.kept/app');
+  for (const place of ['/..%2fapp-old/x.txt', '/%2e%2e/app-old/x.txt', '/..%5capp-old%5cx.txt'])
+    expect(await (await fetch(at + place)).text()).not.toContain('app-old');
+  other.close();
+});
+
+test('a bad address is answered in a sentence, without a path of the server', async () => {
+  const response = await get('/%E0%A4%A');
+  expect(response.status).toBe(400);
+  expect(await response.text()).toBe('This address cannot be read.');
+});
+
+test.each(['since=2026-02-30', 'since[a]=1', 'sinse=2026-01-01', 'since=yesterday'])(
+  'prices are not told for %s',
+  async (query) => {
+    const { stores } = (await (await get('/api/stores')).json()) as { stores: { id: string }[] };
+    const response = await get(`/api/stores/${stores[0]?.id}/prices?${query}`);
+    expect(response.status).toBe(400);
+    expect(((await response.json()) as { error: string }).error).toMatch(/write/);
+  },
+);

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { feed, type FeedOptions } from './feed';
 
@@ -23,18 +23,30 @@ const compressedBeforehand =
     const form = FORMS.find(
       ({ encoding, ending }) => request.acceptsEncodings(encoding) && existsSync(asked + ending),
     );
-    if (request.method !== 'GET' || !asked.startsWith(path.resolve(folder)) || !form) return next();
+    const isInside = asked.startsWith(path.resolve(folder) + path.sep);
+    if (request.method !== 'GET' || !isInside || !form) return next();
     response.type(path.extname(asked));
     response.setHeader('Content-Encoding', form.encoding);
     response.setHeader('Cache-Control', cachingOf(asked));
     response.vary('Accept-Encoding');
-    response.sendFile(asked + form.ending);
+    // Below a root its own folders may begin with a dot.
+    response.sendFile(path.relative(folder, asked + form.ending), { root: folder });
   };
 
 const FORMS = [
   { encoding: 'br', ending: '.br' },
   { encoding: 'gzip', ending: '.gz' },
 ];
+
+/** Whatever goes wrong is answered in a sentence, never with what the server is made of. */
+const tellFault: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = error.status && error.status >= 400 && error.status < 500 ? error.status : 500;
+  response
+    .status(status)
+    .type('text/plain')
+    .send(status < 500 ? 'This address cannot be read.' : 'Something went wrong here. Try again.');
+};
 
 /**
  * Serves the built app from `folder`. Files whose names hold a hash of their content are kept for a year, the
@@ -87,10 +99,11 @@ export const app = (folder: string, options: FeedOptions = { today: isoToday, sw
   served.get('/{*place}', (request, response, next) => {
     if (path.extname(request.path) !== '') return next();
     response.setHeader('Cache-Control', 'no-cache');
-    response.sendFile(path.join(folder, 'index.html'));
+    response.sendFile('index.html', { root: folder });
   });
   served.use((_request, response) => {
     response.status(404).type('text/plain').send('There is no such file.');
   });
+  served.use(tellFault);
   return served;
 };

@@ -1,12 +1,20 @@
+import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { app } from './app';
 
 const DEFAULT_PORT = 4180;
+/** So long may answers take after the server was told to stop, in ms. */
+const GRACE = 2000;
 const folder = path.resolve(process.argv[2] ?? 'dist');
 const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
 
 if (!Number.isInteger(port) || port < 1 || port > 65535) {
   console.error(`PORT is "${process.env['PORT']}", which is not a port; set it to a number from 1 to 65535.`);
+  process.exit(1);
+}
+
+if (!existsSync(path.join(folder, 'index.html'))) {
+  console.error(`There is no built app in ${folder}. Build it with bin/build, or name its folder.`);
   process.exit(1);
 }
 
@@ -27,6 +35,8 @@ server.on('error', (error: NodeJS.ErrnoException) => {
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
-    server.close();
-    process.exit(0);
+    // What is being answered is answered; connections that only wait are let go.
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), GRACE).unref();
   });

@@ -12,6 +12,12 @@ export interface FeedOptions {
 }
 
 const ISO_DATE = /^\d{4}-\d{2}-\d{2}$/;
+/** What a request may say; the last two are for tests. */
+const PARAMETERS = ['since', 'latency', 'answer'];
+
+/** Whether a text of the right form is a day of the calendar. */
+const isDay = (text: string): boolean => !Number.isNaN(dayNumber(text)) && isoOf(dayNumber(text)) === text;
+
 const MAX_LATENCY = 10_000;
 
 /** A price as it is told. */
@@ -84,11 +90,15 @@ export const feed = ({ today, switches }: FeedOptions): Router => {
         `There is no store "${request.params.id}" here. GET /api/stores lists them.`,
       );
     const since = request.query['since'];
-    if (
-      since !== undefined &&
-      (typeof since !== 'string' || !ISO_DATE.test(since) || Number.isNaN(dayNumber(since)))
-    )
+    if (since !== undefined && (typeof since !== 'string' || !ISO_DATE.test(since) || !isDay(since)))
       return refuse(response, 400, `since is "${String(since)}"; write a day such as 2026-11-14.`);
+    const unknown = Object.keys(request.query).find((name) => !PARAMETERS.includes(name));
+    if (unknown !== undefined)
+      return refuse(
+        response,
+        400,
+        `"${unknown}" means nothing here; write since, with a day such as 2026-11-14.`,
+      );
     response.setHeader('Cache-Control', 'no-cache');
     response.json(pricesOf(store, today(), since ?? null));
   });

@@ -1,10 +1,13 @@
 import { Slot } from 'expo-router';
+import { ErrorScreen } from '@/features/shell/ErrorScreen';
 import { Root } from '@/features/shell/Root';
 
 export default function Layout() {
   return (
     <Root>
-      <Slot />
+      <ErrorScreen where="Billet">
+        <Slot />
+      </ErrorScreen>
     </Root>
   );
 }

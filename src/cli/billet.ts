@@ -71,6 +71,9 @@ const main = async (words: string[]): Promise<number> => {
     : check(given.value, asked.value.plan ?? '');
 };
 
+// Whoever reads may have had enough: `billet plan … | head` is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
+
 void main(process.argv.slice(2)).then((code) => {
   process.exitCode = code;
 });

@@ -4,6 +4,7 @@ export { DAYS_KEPT } from './repository';
 export { DEFAULT_SETTINGS, STALE_AFTER } from './records';
 export type { BookRecord, Damaged, ProjectRecord, Settings } from './records';
 export * from '@/platform/files';
+export * from './aside';
 export * from './ids';
 export * from './drafts';
 export * from './feed';

@@ -1,3 +1,5 @@
+import { setAside } from './aside';
+import { notify } from './notices';
 import type { Book } from '@/core/project';
 import type { Result } from '@/core/result';
 import { packBook } from '@/core/io/packedBook';
@@ -87,7 +89,7 @@ export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
   const book = stored(text, unpackBook);
   if (book) return book;
   if (text !== null) {
-    await writeText(`billet/aside/book-${now}`, text);
+    await setAside('book', text, now);
     await removeKey(BOOK);
   }
   return {
@@ -101,10 +103,17 @@ export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
 export const readBookText = (): Promise<string | null> => readText(BOOK);
 
 /** Settings; null in a new browser. */
-export const loadSettings = async (): Promise<Settings | null> => {
+export const loadSettings = async (now: number): Promise<Settings | null> => {
   const text = await readText(SETTINGS);
-  const settings = text === null ? null : unpackSettings(text);
-  return settings?.ok ? settings.value : settings === null ? null : DEFAULT_SETTINGS;
+  if (text === null) return null;
+  const settings = unpackSettings(text);
+  if (settings.ok) return settings.value;
+  await setAside('settings', text, now);
+  await removeKey(SETTINGS);
+  notify({
+    text: 'The settings could not be read, so the usual ones hold. What was kept lies aside, see Settings.',
+  });
+  return DEFAULT_SETTINGS;
 };
 
 /** Writes settings. @throws StorageFull */

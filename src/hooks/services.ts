@@ -111,7 +111,7 @@ const tellUser = (event: WorkspaceEvent): void => {
       });
     case 'bookSetAside':
       return notify({
-        text: 'The price book could not be read, so there are no prices now. What was kept lies aside in this browser, untouched. Projects keep the prices of their files: open one to have them back.',
+        text: 'The price book could not be read, so there are no prices now. What was kept lies aside, untouched: see Settings. Projects keep the prices of their files: open one to have them back.',
       });
     case 'keptAgain':
       return notify({ text: 'Everything is kept again.' });

@@ -16,3 +16,16 @@ export const readTextNow = (key: string): string | null => window.localStorage.g
 
 /** Writes before it returns, for a page that goes. @throws where the browser has no room left. */
 export const writeTextNow = (key: string, text: string): void => window.localStorage.setItem(key, text);
+
+/** All that Billet keeps in this browser, as it is kept, as JSON. */
+export const everythingKept = (): string =>
+  JSON.stringify(
+    Object.fromEntries(
+      Object.keys(window.localStorage)
+        .filter((key) => key.startsWith('billet'))
+        .sort()
+        .map((key) => [key, window.localStorage.getItem(key)]),
+    ),
+    null,
+    1,
+  );

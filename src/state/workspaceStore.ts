@@ -37,7 +37,7 @@ export interface WorkspaceStorage {
   loadProjects: (now: number) => Promise<StoredProjects>;
   readProject: (id: string) => Promise<Stored<ProjectRecord> | null>;
   loadBook: (now: number) => Promise<Stored<BookRecord>>;
-  loadSettings: () => Promise<Settings | null>;
+  loadSettings: (now: number) => Promise<Settings | null>;
   saveProject: (record: ProjectRecord, tags: Tags) => Promise<'saved' | 'refused'>;
   saveBook: (record: BookRecord, tags: Tags) => Promise<'saved' | 'refused'>;
   saveSettings: (settings: Settings) => Promise<void>;
@@ -215,7 +215,8 @@ export class WorkspaceStore {
   async takeOver(place: { projectId: string } | 'book' | 'settings'): Promise<void> {
     const workspace = await this.load();
     if (place === 'settings') {
-      const settings = (await this.options.storage.loadSettings()) ?? DEFAULT_SETTINGS;
+      const settings =
+        (await this.options.storage.loadSettings(this.options.clock.now())) ?? DEFAULT_SETTINGS;
       this.workspace = { ...(this.workspace ?? workspace), settings };
       this.tell({ kind: 'changed', projectIds: [], book: false, settings: true });
       return;
@@ -228,7 +229,7 @@ export class WorkspaceStore {
 
   private async read(): Promise<Workspace> {
     const { storage, clock } = this.options;
-    const settings = await storage.loadSettings();
+    const settings = await storage.loadSettings(clock.now());
     const projects = await storage.loadProjects(clock.now());
     const book = await storage.loadBook(clock.now());
     this.keeper.follow(BOOK, book.tag);

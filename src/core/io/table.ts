@@ -12,6 +12,17 @@ export interface Table {
   rows: TableRow[];
 }
 
+/** What a sheet would run as a formula begins so; a plain number is none. */
+const RUNS = /^'*[=+\-@\t\r]/;
+const NUMBER = /^[-+]?[\d.,]+ ?%?$/;
+
+/** A cell as it is written: an apostrophe before what a sheet would run. */
+const guarded = (cell: string): string => (RUNS.test(cell) && !NUMBER.test(cell) ? `'${cell}` : cell);
+
+/** A cell as it was before it was guarded. */
+const unguarded = (cell: string): string =>
+  cell.startsWith("'") && RUNS.test(cell) && !NUMBER.test(cell.slice(1)) ? cell.slice(1) : cell;
+
 /** A fault of a file, placed as `parts.csv:7: length`. */
 export const fileProblem = (file: string, line: number, column: string, sentence: string): Problem => ({
   code: 'file',
@@ -47,7 +58,7 @@ export const readTable = (
             fileProblem(file, line, '', 'a quotation mark is opened or closed in the wrong place'),
           );
       if (data.some((cell) => cell.trim() !== ''))
-        records.push({ line, cells: data.map((cell) => cell.trim()) });
+        records.push({ line, cells: data.map((cell) => unguarded(cell.trim())) });
       start = meta.cursor;
     },
   });
@@ -105,13 +116,13 @@ export const readHead = (text: string, records: number): { headings: string[]; f
   return { headings, first };
 };
 
-/** Writes a table as RFC 4180 has it. Unknown columns of the rows come last, in the order first met. */
+/** Writes a table as RFC 4180 has it; what a sheet would run as a formula begins with an apostrophe, which `readTable` takes off. Unknown columns of the rows come last, in the order first met. */
 export const writeTable = (known: readonly string[], rows: Record<string, string>[]): string => {
   const others = [...new Set(rows.flatMap((row) => Object.keys(row)))].filter(
     (column) => !known.includes(column),
   );
   const fields = [...known, ...others];
-  return `${Papa.unparse({ fields, data: rows.map((row) => fields.map((column) => row[column] ?? '')) }, { newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse({ fields, data: rows.map((row) => fields.map((column) => guarded(row[column] ?? ''))) }, { newline: '\r\n' })}\r\n`;
 };
 
 /** The cells of a row in columns that mean nothing here; undefined where there are none. */

@@ -9,6 +9,9 @@ import { mergeBook } from './mergeBook';
 
 type Read = { name: string; problems: Problem[] } | { name: string; project: Project; book: Book };
 
+/** Whether an id can stand in an address and as a key; a file may have any. */
+const isUsableId = (id: string): boolean => /^[\w-]{1,64}$/.test(id) && !(id in {});
+
 /** Opens a project file: what is wrong in it is listed; a project that is here already is replaced or kept beside. */
 export const OpenFile = () => {
   const [read, setRead] = useState<Read | null>(null);
@@ -38,9 +41,11 @@ export const OpenFile = () => {
     if (!file) return;
     const result = readProjectFile(file.text, file.name);
     if (!result.ok) return setRead({ name: file.name, problems: result.problems });
-    const isHere = records.some(({ project }) => project.id === result.value.project.id);
-    if (isHere) setRead({ name: file.name, ...result.value });
-    else take(result.value.project, result.value.book);
+    const given = result.value.project;
+    const project = isUsableId(given.id) ? given : { ...given, id: newId() };
+    const isHere = records.some((record) => record.project.id === project.id);
+    if (isHere) setRead({ name: file.name, ...result.value, project });
+    else take(project, result.value.book);
   };
 
   return (

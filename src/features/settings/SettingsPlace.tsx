@@ -36,6 +36,7 @@ import {
   TAX_ON_TAGS,
   Text,
 } from '@/ui';
+import { Aside } from './Aside';
 import { Room } from './Room';
 
 const readCurrency = (text: string): Result<string> =>
@@ -163,6 +164,7 @@ export const SettingsPlace = () => {
           </Button>
         </View>
       </View>
+      <Aside />
       {projects && projects.deleted.length > 0 ? (
         <>
           <SectionHeader title="Deleted" note={`kept for ${DAYS_KEPT} days`} />

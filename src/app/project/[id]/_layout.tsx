@@ -4,6 +4,7 @@ import { BuyPlace } from '@/features/buy';
 import { ComparePlace } from '@/features/compare';
 import { ProjectFrame } from '@/features/projects/ProjectFrame';
 import { RunPlace } from '@/features/run';
+import { ErrorScreen } from '@/features/shell/ErrorScreen';
 import { SpendPlace } from '@/features/spend';
 
 /** When a project has been on screen for so long, the code of its other places is fetched. */
@@ -22,7 +23,9 @@ export default function ProjectLayout() {
   }, []);
   return (
     <ProjectFrame id={id} key={id}>
-      <Slot />
+      <ErrorScreen where="This place">
+        <Slot />
+      </ErrorScreen>
     </ProjectFrame>
   );
 }
