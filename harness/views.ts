@@ -189,11 +189,12 @@ export const VIEWS: View[] = [
     path: '/rack',
     ready: (page) => page.getByRole('heading', { name: 'Rack' }).waitFor(),
     open: async (page) => {
-      for (const line of ['3 2x4 31 1/2 treated', '40 deck screws']) {
+      const entries = page.getByRole('list', { name: 'On the rack' }).getByRole('listitem');
+      for (const [index, line] of ['3 2x4 31 1/2 treated', '40 deck screws'].entries()) {
         await page.getByLabel(/^Put on the rack/).fill(line);
-        await page.keyboard.press('Enter');
+        await page.getByRole('button', { name: 'Add', exact: true }).click();
+        await entries.nth(index).waitFor();
       }
-      await page.getByRole('list', { name: 'On the rack' }).getByRole('listitem').nth(1).waitFor();
     },
   },
   { name: 'compare', path: '/project/compost-station/compare', ready: compared },

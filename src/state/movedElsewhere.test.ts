@@ -53,7 +53,11 @@ const setUp = (openId: string | null) => {
     state.book = { book: next };
     watch.changed();
   };
-  return { put, rest, told, state, searches: () => searches };
+  const change = (next: Book) => {
+    state.book = { book: next };
+    watch.changed();
+  };
+  return { put, rest, told, state, change, searches: () => searches };
 };
 
 test('a price that moves other projects is told with what each comes to, once it rests', async () => {
@@ -76,6 +80,13 @@ test('all that moved are named where none is open, and what is deleted is not', 
   put((price) => ({ ...price, price: 9_000_000 }), '2x4');
   await rest();
   expect(told).toHaveLength(1);
+});
+
+test('what is put on the rack starts nothing: it is not a price', async () => {
+  const { change, rest, told, searches, state } = setUp(null);
+  change({ ...state.book.book, rack: {} });
+  await rest();
+  expect([told, searches()]).toEqual([[], 0]);
 });
 
 test('a price that no plan rests on, or a note, starts nothing and tells nothing', async () => {

@@ -53,9 +53,11 @@ export class MovedElsewhere {
   /** Hears that something was changed. */
   changed(): void {
     const book = this.options.state()?.book.book ?? null;
-    if (book === this.last) return;
-    this.before ??= this.last;
+    const before = this.last;
     this.last = book;
+    // The rack, tools and materials are changed with the projects in mind that they are for.
+    if (book?.prices === before?.prices && book?.stores === before?.stores) return;
+    this.before ??= before;
     this.cancel?.();
     this.looking?.abort();
     this.looking = null;

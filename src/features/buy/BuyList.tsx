@@ -3,11 +3,9 @@ import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import {
   typedPriceLines,
-  type TypedPriceLine,
   chargesFor,
   explainStore,
   firstBaseline,
-  hardwareItem,
   itemOfBuy,
   purchaseLine,
 } from '@/core/budget';
@@ -35,10 +33,11 @@ import {
   type OpenProject,
   type PlannedProject,
   usePending,
-  type Pending,
 } from '@/hooks';
-import { SectionHeader, Button, Row, StatusBadge, Checkbox, useColors, Text } from '@/ui';
+import { SectionHeader, Button, Text } from '@/ui';
 import { Explained, type PurchaseAt } from '@/forms';
+import { Anywhere } from './Anywhere';
+import { BuyLine } from './BuyLine';
 
 interface Props {
   open: PlannedProject;
@@ -170,70 +169,6 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   );
 };
 
-/** What has a typed price, and may be bought anywhere. */
-const Anywhere = ({
-  open: { project, dispatch, ...open },
-  beside,
-  pending,
-  onEdit,
-}: {
-  open: PlannedProject;
-  beside: TypedPriceLine[];
-  pending: Pending;
-  onEdit: Props['onEdit'];
-}) => {
-  const { book, plan } = open;
-  const day = useToday();
-  if (beside.length === 0) return null;
-  return (
-    <View role="group" aria-label="Anywhere">
-      <SectionHeader title="Anywhere" note="at a price that was typed" />
-      {beside.map(({ extraId, item, quantity, costWithTax, category }) => {
-        const bought = (): Purchase => ({
-          id: newId(),
-          date: day,
-          storeId: '',
-          store: 'elsewhere',
-          note: '',
-          lines: [
-            {
-              ...purchaseLine(
-                hardwareItem(item),
-                1,
-                quantity,
-                costWithTax,
-                { taxFree: false },
-                project.settings,
-                project.currency,
-              ),
-              category,
-            },
-          ],
-        });
-        return (
-          <BuyLine
-            key={extraId}
-            title={`${quantity} × ${item}`}
-            note={category}
-            sum={formatMoney(costWithTax, project.currency)}
-            isBought={pending.has(extraId)}
-            onTick={() => {
-              if (!pending.claim(extraId)) return;
-              dispatch({
-                type: 'recordPurchase',
-                purchase: bought(),
-                charges: { trip: 0, shipping: 0 },
-                ...firstBaseline(project, book, plan, day),
-              });
-            }}
-            onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
-          />
-        );
-      })}
-    </View>
-  );
-};
-
 /** Where something is to buy or was bought, by name. */
 const placesOf = (
   plan: Plan | null,
@@ -313,55 +248,8 @@ const storeNote = (
     .join(' · ');
 };
 
-interface LineProps {
-  title: string;
-  note: string;
-  /** What to look at before it is bought; blank: nothing. */
-  warning?: string;
-  sum: string;
-  isBought: boolean;
-  onTick: () => void;
-  onOpen: () => void;
-}
-
-const BuyLine = ({ title, note, warning, sum, isBought, onTick, onOpen }: LineProps) => {
-  const colors = useColors();
-  return (
-    <View style={[styles.line, { backgroundColor: colors.card, borderColor: colors.hairline }]}>
-      <Checkbox isTicked={isBought} label={`${title}: bought`} onPress={onTick} />
-      <Row
-        onPress={onOpen}
-        label={`${title}, ${sum}: ${isBought ? 'change what was paid' : 'bought at another price'}`}
-        style={styles.row}
-      >
-        <View style={styles.inside}>
-          <View style={styles.grow}>
-            <Text struck={isBought} tone={isBought ? 'soft' : 'ink'}>
-              {title}
-            </Text>
-            <Text size="small" tone="soft">
-              {note}
-              {warning ? (
-                <Text size="small" tone="bad">
-                  {` · ${warning}`}
-                </Text>
-              ) : null}
-            </Text>
-          </View>
-          {isBought ? <StatusBadge text="bought" /> : null}
-          <Text size="strong">{sum}</Text>
-        </View>
-      </Row>
-    </View>
-  );
-};
-
 const styles = StyleSheet.create({
   pad: { padding: 16 },
   shop: { paddingHorizontal: 16, paddingTop: 8, alignItems: 'flex-start' },
   section: { paddingHorizontal: 16, paddingTop: 8, paddingBottom: 4 },
-  line: { flexDirection: 'row', borderBottomWidth: 1 },
-  row: { flex: 1, paddingVertical: 10, paddingRight: 16, borderBottomWidth: 0 },
-  inside: { flexDirection: 'row', alignItems: 'center', gap: 12 },
-  grow: { flex: 1 },
 });
