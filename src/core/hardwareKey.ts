@@ -1,6 +1,9 @@
 import { byText } from './byText';
 import { plainCharacters } from './units';
 
+/** A size as one word: `2 1/2`, `#8`, `4x50`, `500ml`. */
+const SIZE = /#?\d[\d./x]*(?: \d+\/\d+)?[a-z]*/g;
+
 const singular = (word: string): string => {
   if (word.length < 4 || /(?:ss|us|is)$/.test(word)) return word;
   if (/ies$/.test(word)) return `${word.slice(0, -3)}y`;
@@ -9,7 +12,7 @@ const singular = (word: string): string => {
 };
 
 /** The words of a name of hardware in one form each: singular, without `of`; sizes as one word each, `2 1/2`, `4x50`. */
-const wordsOf = (name: string): { words: string[]; sizes: string[] } => {
+const wordsOf: (name: string) => { words: string[]; sizes: string[] } = byText((name) => {
   const plain = plainCharacters(name)
     .toLowerCase()
     .replace(/,/g, ' ')
@@ -19,15 +22,15 @@ const wordsOf = (name: string): { words: string[]; sizes: string[] } => {
     .replace(/(\d)\s*x\s*(?=\d)/g, '$1x')
     .replace(/(\dx\d+(?:\.\d+)?)\s*mm\b/g, '$1')
     .replace(/(\d)\s+(mm|cm|m|kg|g|lb|l|ml|gal|qt|oz|ft)\b/g, '$1$2');
-  const sizes = [...plain.matchAll(/#?\d[\d./x]*(?: \d+\/\d+)?[a-z]*/g)].map(([size]) => size);
+  const sizes = [...plain.matchAll(SIZE)].map(([size]) => size);
   const words = plain
-    .replace(/#?\d[\d./x]*(?: \d+\/\d+)?[a-z]*/g, ' ')
+    .replace(SIZE, ' ')
     .split(/[^\p{L}]+/u)
     .filter((word) => word !== '' && word !== 'of')
     .map(singular)
     .sort();
   return { words, sizes };
-};
+});
 
 /**
  * What a name of hardware is matched by: kind, coating and size, however they are written. `Wood screws 2 1/2 in` and

@@ -1,7 +1,8 @@
 import { readParts, readPrices, rowsForBook } from './io';
-import type { LengthUnit } from './units';
+import { toMicros, type LengthUnit, type Minor } from './units';
 import { againstProject, planInput, type Plan, type PlanToCheck } from './plan';
 import { checkPlan, firstPlan } from './plan/planner';
+import { offerAt } from './pricing';
 import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
 import type { Result } from './result';
 
@@ -64,4 +65,21 @@ export const faultsOf = (given: Case, plan: PlanToCheck): string[] => {
 export const planCsv = (given: Case): Plan => {
   const { project, book } = fromCsv(given);
   return firstPlan(planInput(project, book));
+};
+
+/** For tests: a book in which one line of a plan, by item and store, costs another price and all else is as it was. */
+export const atPrice = (
+  book: Book,
+  plan: Plan,
+  { item, store }: { item: string; store: string },
+  price: Minor,
+): Book => {
+  const buy = (plan.rest ?? plan).buys.find((one) => one.item === item && one.store === store);
+  if (!buy) throw new Error(`${item} is not bought at ${store}`);
+  const ids = new Set(offerAt(book, buy.offerKey)?.tiers.map((tier) => tier.price.id));
+  const share = toMicros(price, plan.currency) / buy.unitPrice;
+  const prices = Object.entries(book.prices).map(
+    ([id, seen]) => [id, ids.has(id) ? { ...seen, price: Math.round(seen.price * share) } : seen] as const,
+  );
+  return { ...book, prices: Object.fromEntries(prices) };
 };

@@ -8,7 +8,9 @@ import type { Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
 import { DERIVED } from './plans';
+import { notify } from '@/data';
 import { services } from './services';
+import type { OpenProject } from './workspace';
 
 /** Plans come before what is told of them. */
 const RANKS = { proposals: 0, plan: 1, breakEven: 2, ways: 3 };
@@ -158,8 +160,19 @@ export const useBreakEvens = (
 };
 
 /** Keeps a proved plan of what a project is about to become, so that it is there at once. */
-export const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: Plan): void =>
+const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: Plan): void =>
   services().plans.keep(planRequest(withChanges(project, changes), book), plan);
+
+/** Takes a way to do a project as one step: the plan that is known of it stands at once, and one touch takes it back. */
+export const takeWay = (
+  { project, book, dispatch, undo }: Pick<OpenProject, 'project' | 'book' | 'dispatch' | 'undo'>,
+  { name, changes, plan }: { name: string; changes: ProjectChange[]; plan: Plan | null },
+  text: string,
+): void => {
+  if (plan) keepPlan(project, book, changes, plan);
+  dispatch({ type: 'choose', name, changes });
+  notify({ text, action: { label: 'Undo', run: undo } });
+};
 
 /** A moment after a project is opened, a worker is made ready for what may be compared, in ms. */
 const WARM_AFTER = 1200;

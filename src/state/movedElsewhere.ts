@@ -96,7 +96,7 @@ export class MovedElsewhere {
 }
 
 /** `Moved with it: Rack €9.30 less, now €731.55.` */
-export const movedWords = (moved: Moved[]): string => {
+const movedWords = (moved: Moved[]): string => {
   const words = moved.slice(0, MAX_NAMED).map(({ project: { name, currency }, total, by }) => {
     const sum = formatMoney(Math.abs(by), currency);
     return `${name} ${sum} ${by < 0 ? 'less' : 'more'}, now ${formatMoney(total, currency)}`;

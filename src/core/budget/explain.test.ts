@@ -14,10 +14,13 @@ import {
   explainTotal,
   explainVerdict,
   explanationText,
-  leavesOfExplanation,
   type Explanation,
 } from './explain';
 import { projectMoney } from './money';
+
+/** The leaves of an explanation, from the first. */
+const leavesOfExplanation = (explanation: Explanation): Explanation[] =>
+  explanation.parts.length === 0 ? [explanation] : explanation.parts.flatMap(leavesOfExplanation);
 
 const expectWhole = (explanation: Explanation | null): void => {
   if (!explanation || explanation.parts.length === 0) return;

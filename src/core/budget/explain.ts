@@ -213,7 +213,3 @@ export const explanationText = (explanation: Explanation, currency: string, dept
     ...parts.flatMap((part) => explanationText(part, currency, depth + 1)),
   ];
 };
-
-/** The leaves of an explanation, from the first. */
-export const leavesOfExplanation = (explanation: Explanation): Explanation[] =>
-  explanation.parts.length === 0 ? [explanation] : explanation.parts.flatMap(leavesOfExplanation);

@@ -5,9 +5,7 @@ import { planInput, shownPlan, type Plan } from '../plan';
 import { bestPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { randomFrom, randomList } from '../plan/randomList';
 import { emptyExtra, withChanges, type Book, type Group, type Project } from '../project';
-import { offerAt } from '../pricing';
-import { fromCsv, must } from '../testing';
-import { toMicros } from '../units';
+import { atPrice, fromCsv, must } from '../testing';
 import { breakEven, freshMaterials, outcomeOf, proposalsFor, together, waysToSave, type Saving } from '.';
 
 let solver: Solver;
@@ -125,22 +123,12 @@ test.each(SEEDS.slice(0, 4))(
         ? breakEven(made, book, plan, goal, freshMaterials(plan, base), planWith)
         : null;
       if (!even) continue;
-      const buy = shownPlan(plan)?.buys.find(({ item, store }) => item === even.item && store === even.store);
-      const ids = new Set(offerAt(book, buy?.offerKey ?? '')?.tiers.map(({ price }) => price.id));
-      const planAt = (price: number) => {
-        const share = toMicros(price, project.currency) / (buy?.unitPrice ?? 1);
-        const prices = Object.entries(book.prices).map(([id, seen]) => [
-          id,
-          ids.has(id) ? { ...seen, price: Math.round(seen.price * share) } : seen,
-        ]);
-        const at = { ...book, prices: Object.fromEntries(prices) as Book['prices'] };
-        return { plan: planWith(made, at), at };
-      };
       for (const [price, holds] of [
         [even.price, true],
         [even.price + 1, false],
       ] as const) {
-        const { plan: then, at } = planAt(price);
+        const at = atPrice(book, plan, even, price);
+        const then = planWith(made, at);
         if (isProved(then))
           expect([price, projectMoney(made, at, then).total <= goal]).toEqual([price, holds]);
       }

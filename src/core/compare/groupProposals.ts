@@ -1,10 +1,18 @@
 import type { Offer } from '../pricing';
-import { chosenOption, withChanges, type Book, type Group, type Option, type Project } from '../project';
+import {
+  choiceOf,
+  chosenOption,
+  withChanges,
+  type Book,
+  type Group,
+  type Option,
+  type Project,
+} from '../project';
 import { familyOf, nameKey, rankOf } from '../lumber';
 import { fitnessIn } from './fit';
 import { inMaterials, type Picked } from './materialChanges';
 import { offersFor } from './onSale';
-import { idsOf, piecesOf, type Draft, type Piece } from './pieces';
+import { picksIn, piecesOf, type Draft, type Piece } from './pieces';
 import { otherSections } from './sections';
 
 /** The other ways that a group has been given. */
@@ -12,11 +20,10 @@ export const optionsOf = (group: Group): Draft[] =>
   group.options
     .filter(({ id }) => id !== chosenOption(group)?.id)
     .map((option) => ({
-      id: `${group.id}:option:${option.id}`,
+      ...choiceOf(group, option),
       kind: 'option',
       name: optionWords(group, option),
       groupId: group.id,
-      changes: [{ type: 'chooseOption', groupId: group.id, optionId: option.id }],
     }));
 
 /** `Slats: sheets`; an option that is called as its group is, by what it is made of: `Slats of 1x4`. */
@@ -62,11 +69,7 @@ export const inOtherSections = (group: Group, project: Project, book: Book, offe
       if (!isAsked(material) && verdict(material) <= worst && !families.has(familyOf(known)))
         families.set(familyOf(known), material);
     const inOther = [...families.values()].flatMap((material) => {
-      const picks = others.flatMap(({ parts, sold }) =>
-        sold.some((one) => nameKey(one.material) === nameKey(material))
-          ? [{ groupId: group.id, partIds: idsOf(parts), material }]
-          : [],
-      );
+      const picks = picksIn(others, material);
       return picks.length === others.length ? [draft(material, `:${nameKey(material)}`, picks)] : [];
     });
     return [...own, ...inOther];

@@ -2,11 +2,11 @@ import { capital } from '../capital';
 import { groupBy } from '../groupBy';
 import type { Offer } from '../pricing';
 import type { Book, Group, Project } from '../project';
-import { familyName, familyOf, nameKey, rankOf } from '../lumber';
+import { familyName, familyOf, rankOf } from '../lumber';
 import { fitnessIn } from './fit';
 import { inMaterials, type Picked } from './materialChanges';
 import { sizeKey } from './onSale';
-import { idsOf, type Draft, type Piece } from './pieces';
+import { idsOf, materialsIn, picksIn, type Draft, type Piece } from './pieces';
 
 /** The whole project in one family of materials, as far as it is sold; and in the cheapest that is fit. */
 export const wholes = (project: Project, book: Book, offers: Offer[], pieces: Piece[]): Draft[] => {
@@ -70,10 +70,7 @@ const sectionsInOne = (
   return groupBy(boards, ({ parts }) => (parts[0] ? sizeKey(parts[0]) : '')).flatMap((like) => {
     const section = like[0]?.parts[0]?.section?.name;
     if (like.length < 2 || section === undefined) return [];
-    const names = new Map(
-      like.flatMap(({ sold }) => sold.map(({ material }) => [nameKey(material), material] as const)),
-    );
-    return [...names.values()].map((material) =>
+    return [...materialsIn(like).values()].map((material) =>
       named(
         `All ${section} in ${material}`,
         like.map(({ group, parts }) => ({ groupId: group.id, partIds: idsOf(parts), material })),
@@ -92,28 +89,19 @@ export const inOtherMaterials = (
 ): Draft[] =>
   (['board', 'sheet'] as const).flatMap((kind) => {
     const own = pieces.filter((piece) => piece.group.id === group.id && piece.parts[0]?.kind === kind);
-    const names = new Map(
-      own.flatMap(({ sold }) => sold.map(({ material }) => [nameKey(material), material] as const)),
-    );
-    return [...names].flatMap(([key, material]): Draft[] => {
-      const picks = own.flatMap(({ parts, sold }) =>
-        sold.some((one) => nameKey(one.material) === key)
-          ? [{ groupId: group.id, partIds: idsOf(parts), material }]
-          : [],
-      );
+    return [...materialsIn(own)].map(([key, material]): Draft => {
+      const picks = picksIn(own, material);
       const name =
         picks.length === own.length
           ? `${group.name} in ${material}`
           : `${capital(partNames(picks, own))} in ${material}`;
-      return [
-        {
-          id: `${group.id}:${key}`,
-          kind: 'material',
-          name,
-          groupId: group.id,
-          changes: inMaterials(project, book, offers, picks),
-        },
-      ];
+      return {
+        id: `${group.id}:${key}`,
+        kind: 'material',
+        name,
+        groupId: group.id,
+        changes: inMaterials(project, book, offers, picks),
+      };
     });
   });
 

@@ -76,9 +76,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     wood,
     finish,
     toolsToBuy: toolsToBuy(project, book, plan),
-    wantsFinish: made.some(
-      ({ material, group }) => fitnessIn(material, group, project, book.materials).verdict === 'finish',
-    ),
+    wantsFinish: isAnyUnfinished(made, project, book),
     hardware,
     steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name))
       ? 'coated'
@@ -100,6 +98,17 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     byMaterial: byMaterial(bought),
   };
 };
+
+/** Whether something that a plan makes wants a finish that is not there. */
+export const wantsFinishIn = (project: Project, book: Book, plan: Plan): boolean => {
+  const shown = shownPlan(plan);
+  return shown !== null && isAnyUnfinished(madeOf(project, book, shown), project, book);
+};
+
+const isAnyUnfinished = (made: Made[], project: Project, book: Book): boolean =>
+  made.some(
+    ({ material, group }) => fitnessIn(material, group, project, book.materials).verdict === 'finish',
+  );
 
 /** A material that the plan makes parts of a group of. */
 export interface Made {

@@ -10,7 +10,8 @@ import {
   type ProjectChange,
   type ResolvedPart,
 } from '../project';
-import { materialOf, type Material, type Verdict } from '../lumber';
+import { materialOf, nameKey, type Material, type Verdict } from '../lumber';
+import type { Picked } from './materialChanges';
 import { materialsOnSale, sizeKey } from './onSale';
 
 /** Another way to do a project that the prices allow. */
@@ -54,3 +55,13 @@ export const piecesOf = (project: Project, book: Book, offers: Offer[]): Piece[]
 
 /** The ids of parts, each once. */
 export const idsOf = (parts: ResolvedPart[]): string[] => [...new Set(parts.map(({ id }) => id))];
+
+/** The materials that any of some pieces is sold in, each once, by name key. */
+export const materialsIn = (pieces: Piece[]): Map<string, string> =>
+  new Map(pieces.flatMap(({ sold }) => sold.map(({ material }) => [nameKey(material), material] as const)));
+
+/** Those of some pieces that are sold in a material, as parts that are to be of it. */
+export const picksIn = (pieces: Piece[], material: string): Picked[] =>
+  pieces
+    .filter(({ sold }) => sold.some((one) => nameKey(one.material) === nameKey(material)))
+    .map(({ group, parts }) => ({ groupId: group.id, partIds: idsOf(parts), material }));

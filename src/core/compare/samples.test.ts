@@ -2,12 +2,10 @@ import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
 import { projectMoney } from '../budget';
 import { readProjectFile } from '../io';
-import { againstProject, planInput, shownPlan, type Plan } from '../plan';
-import { offerAt } from '../pricing';
+import { againstProject, planInput, type Plan } from '../plan';
 import { bestPlan, checkPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { apply, type Book, type Project } from '../project';
-import { must } from '../testing';
-import { toMicros } from '../units';
+import { atPrice, must } from '../testing';
 import {
   breakEven,
   freshMaterials,
@@ -112,17 +110,8 @@ describe.each(['compost-station', 'record-shelf', 'sandpit'])('the sample %s', (
       const even = breakEven(other, book, plan, goal, fresh, planWith);
       if (!even) continue;
       told++;
-      const buy = shownPlan(plan)?.buys.find(({ item, store }) => item === even.item && store === even.store);
-      const ids = new Set(offerAt(book, buy?.offerKey ?? '')?.tiers.map(({ price }) => price.id));
       const total = (price: number) => {
-        const share = toMicros(price, project.currency) / (buy?.unitPrice ?? 1);
-        const prices = Object.fromEntries(
-          Object.entries(book.prices).map(([id, seen]) => [
-            id,
-            ids.has(id) ? { ...seen, price: Math.round(seen.price * share) } : seen,
-          ]),
-        );
-        const at = { ...book, prices };
+        const at = atPrice(book, plan, even, price);
         return projectMoney(other, at, planWith(other, at)).total;
       };
       expect(total(even.price)).toBeLessThanOrEqual(goal);

@@ -5,7 +5,7 @@ import { planInput, shownPlan, type Plan } from '../plan';
 import { firstPlan } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
-import { outcomeOf } from './outcome';
+import { wantsFinishIn } from './outcome';
 import { candidatesFor, type Candidate } from './candidates';
 
 export { type Candidate } from './candidates';
@@ -49,7 +49,7 @@ export const waysToSave = (
   /** What it costs less: all of it, or each where another number is built. */
   const lessBy = (of: Project, total: Minor): Minor =>
     of.builds === project.builds ? now - total : now / project.builds - total / of.builds;
-  const wantsFinish = outcomeOf(project, book, base)?.wantsFinish ?? false;
+  const wantsFinish = wantsFinishIn(project, book, base);
   const likely: { candidate: Candidate; made: Project; quick: Minor }[] = [];
   for (const candidate of candidatesFor(project, book)) {
     if (isOver()) break;
@@ -64,11 +64,12 @@ export const waysToSave = (
     if (isOver()) return;
     const plan = planWith(made, book);
     if (!plan || !shownPlan(plan) || plan.status === 'infeasible') continue;
-    const saves = lessBy(made, costs(made, plan));
+    const total = costs(made, plan);
+    const saves = lessBy(made, total);
     // Of one dimension only the step that saves most.
     if (saves <= 0 || saves <= (told.get(candidate.of) ?? 0)) continue;
     told.set(candidate.of, saves);
-    const isWhole = wantsFinish || !(outcomeOf(made, book, plan)?.wantsFinish ?? false);
+    const isWhole = wantsFinish || !wantsFinishIn(made, book, plan);
     const tradeOff = candidate.tradeOff({ project, plan: base }, { project: made, plan });
     tell({
       id: candidate.of,
@@ -78,7 +79,7 @@ export const waysToSave = (
       saves: Math.floor(saves),
       isForEach: made.builds !== project.builds,
       isWhole,
-      total: projectMoney(made, book, plan).total,
+      total,
       plan,
       changes: candidate.changes,
     });

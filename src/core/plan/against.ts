@@ -12,9 +12,10 @@ import {
   type Kind,
   type Price,
   type Project,
+  type ResolvedPart,
 } from '../project';
 import { TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros } from '../units';
-import { currentOffers, planedSections } from '../pricing';
+import { planedSections } from '../pricing';
 import { rackFor } from './input';
 
 /** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
@@ -22,37 +23,40 @@ export const againstProject = (
   project: Project,
   book: Book,
   owned: { item: Item; quantity: number }[] = [],
-): CheckAgainst => ({
-  currency: project.currency,
-  parts: resolve(project, book.materials).parts,
-  prices: Object.values(book.prices).flatMap((price) => {
-    const store = book.stores[price.storeId];
-    const isUsed = store?.currency === project.currency && !project.excludedStores.includes(store.id);
-    return isUsed ? [rowOf(store.name, price)] : [];
-  }),
-  owned: [
-    ...project.purchases.flatMap(({ lines }) =>
-      lines.map((line) => ({ ...ownedRow(servesAs(line), keptPieces(line)), isBought: true })),
-    ),
-    ...rackFor(project, book).map((entry) => ownedRow(entry.item, rackPieces(entry))),
-    ...owned.map(({ item, quantity }) => ownedRow(item, quantity)),
-  ],
-  settings: { ...project.settings, tools: toolsOf(project.settings, book) },
-  stores: Object.values(book.stores)
-    .filter(({ currency }) => currency === project.currency)
-    .map((store) => {
-      const bought = project.purchases.filter(({ storeId }) => storeId === store.id);
-      return {
-        ...store,
-        // A trip that was made is not made again.
-        trip: bought.length > 0 ? 0 : store.trip,
-        // An order that is settled asks nothing more.
-        shipping: bought.some(({ shipping }) => shipping !== undefined) ? null : store.shipping,
-        bought: goodsOf(bought),
-      };
+): CheckAgainst => {
+  const { parts } = resolve(project, book.materials);
+  return {
+    currency: project.currency,
+    parts,
+    prices: Object.values(book.prices).flatMap((price) => {
+      const store = book.stores[price.storeId];
+      const isUsed = store?.currency === project.currency && !project.excludedStores.includes(store.id);
+      return isUsed ? [rowOf(store.name, price)] : [];
     }),
-  sizes: sizesIn(project, book),
-});
+    owned: [
+      ...project.purchases.flatMap(({ lines }) =>
+        lines.map((line) => ({ ...ownedRow(servesAs(line), keptPieces(line)), isBought: true })),
+      ),
+      ...rackFor(project, book).map((entry) => ownedRow(entry.item, rackPieces(entry))),
+      ...owned.map(({ item, quantity }) => ownedRow(item, quantity)),
+    ],
+    settings: { ...project.settings, tools: toolsOf(project.settings, book) },
+    stores: Object.values(book.stores)
+      .filter(({ currency }) => currency === project.currency)
+      .map((store) => {
+        const bought = project.purchases.filter(({ storeId }) => storeId === store.id);
+        return {
+          ...store,
+          // A trip that was made is not made again.
+          trip: bought.length > 0 ? 0 : store.trip,
+          // An order that is settled asks nothing more.
+          shipping: bought.some(({ shipping }) => shipping !== undefined) ? null : store.shipping,
+          bought: goodsOf(bought),
+        };
+      }),
+    sizes: sizesIn(project, book, parts),
+  };
+};
 
 const rowOf = (store: string, price: Price): PriceRow => {
   const { item, pack, minQty, available, date, rough } = price;
@@ -92,7 +96,7 @@ export const sectionSize = (kind: Kind, section: string): SectionSize => {
   return thickness.ok ? { thickness: thickness.value, width: 0 } : null;
 };
 
-const sizesIn = (project: Project, book: Book): Record<string, SectionSize> => {
+const sizesIn = (project: Project, book: Book, parts: ResolvedPart[]): Record<string, SectionSize> => {
   const items = [
     ...Object.values(book.prices).map(({ item }) => item),
     ...Object.values(book.rack ?? {}).map(({ item }) => item),
@@ -100,15 +104,20 @@ const sizesIn = (project: Project, book: Book): Record<string, SectionSize> => {
   ];
   return Object.fromEntries([
     ...items.map(({ kind, section }) => [`${kind}:${section}`, sectionSize(kind, section)] as const),
-    ...currentOffers(book).flatMap((offer) =>
-      offer.rough
-        ? planedSections(offer, resolve(project, book.materials).parts).map(
-            ({ name, thickness, width }) => [`board:${name}`, { thickness, width }] as const,
-          )
-        : [],
-    ),
+    ...planedIn(parts, book),
   ]);
 };
+
+/** The sizes that rough wood of the book is planed to for parts. */
+const planedIn = (parts: ResolvedPart[], { prices }: Book): [string, SectionSize][] =>
+  Object.values(prices).flatMap(({ item, rough }) => {
+    const size = rough ? sectionSize(item.kind, item.section) : null;
+    return rough && size
+      ? planedSections({ item, ...size, rough }, parts).map(
+          ({ name, thickness, width }): [string, SectionSize] => [`board:${name}`, { thickness, width }],
+        )
+      : [];
+  });
 
 const sidesOf = (item: Item): { thickness: number; width: number; nominal: number } | null => {
   if (item.kind === 'board') {

@@ -1,4 +1,4 @@
-import type { Option } from './types';
+import type { Alternative, Group, Option } from './types';
 
 /** A copy of an option, to be changed without changing the first: every id of its own by `idOf`. */
 export const copyOption = (option: Option, name: string, idOf: (id: string) => string): Option => ({
@@ -20,4 +20,10 @@ export const copyOption = (option: Option, name: string, idOf: (id: string) => s
         })),
       }
     : {}),
+});
+
+/** The choice of an option of a group, as a proposal and a column of the comparison have it: one id for both. */
+export const choiceOf = (group: Group, { id }: Option): Pick<Alternative, 'id' | 'changes'> => ({
+  id: `${group.id}:option:${id}`,
+  changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
 });

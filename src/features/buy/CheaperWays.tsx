@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import type { Saving } from '@/core/compare';
 import { formatMoney } from '@/core/units';
-import { keepPlan, notify, useWaysToSave, type PlannedProject } from '@/hooks';
+import { takeWay, useWaysToSave, type PlannedProject } from '@/hooks';
 import { Button, Row, SectionHeader, Text } from '@/ui';
 
 /** So many of the best are shown; all of them are under Compare. */
@@ -10,21 +10,19 @@ const SHOWN = 2;
 
 /** The best ways to pay less for the same thing, each with its catch: looked for once the plan stands. */
 export const CheaperWays = ({ open, isIdle }: { open: PlannedProject; isIdle: boolean }) => {
-  const { project, book, plan, request, dispatch, undo } = open;
+  const { project, plan, request } = open;
   const { ways } = useWaysToSave(request, isIdle ? plan : null);
   const best = ways
     .filter(({ kind, isWhole, isForEach }) => kind !== 'later' && isWhole && !isForEach)
     .sort((a, b) => b.saves - a.saves)
     .slice(0, SHOWN);
   if (best.length === 0) return null;
-  const take = ({ title, changes, plan: cheaper, saves }: Saving) => {
-    keepPlan(project, book, changes, cheaper);
-    dispatch({ type: 'choose', name: title, changes });
-    notify({
-      text: `${title}: ${formatMoney(saves, project.currency)} less.`,
-      action: { label: 'Undo', run: undo },
-    });
-  };
+  const take = (way: Saving) =>
+    takeWay(
+      open,
+      { ...way, name: way.title },
+      `${way.title}: ${formatMoney(way.saves, project.currency)} less.`,
+    );
   return (
     <View role="region" aria-label="It could cost less">
       <SectionHeader title="It could cost less" />

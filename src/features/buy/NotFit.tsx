@@ -7,7 +7,7 @@ import { fittingWay, type FittingWay } from '@/core/compare/fitting';
 import { capital } from '@/core/capital';
 import { formatMoney } from '@/core/units';
 import type { Plan } from '@/core/plan';
-import { keepPlan, notify, useAlternatives, type AlternativeView, type PlannedProject } from '@/hooks';
+import { takeWay, useAlternatives, type AlternativeView, type PlannedProject } from '@/hooks';
 import { Button, Icon, Row, Text, useColors } from '@/ui';
 
 /** What of the plan is of a wood that does not last where it stands: said before it is bought, with what would last and its price. */
@@ -39,21 +39,19 @@ const Told = ({
   unfit: { group, material, sentence },
   way,
   view,
-  open: { project, book, money, dispatch, undo },
+  open,
 }: {
   unfit: Unfit;
   way: FittingWay | null;
   view: AlternativeView | undefined;
   open: PlannedProject;
 }) => {
+  const { project, book, money } = open;
   const colors = useColors();
   const isMade = view?.plan && view.plan.status !== 'infeasible';
   const more = isMade ? projectMoney(view.made, book, view.plan).total - money.total : null;
   const take = () => {
-    if (!way) return;
-    if (view?.plan) keepPlan(project, book, way.changes, view.plan);
-    dispatch({ type: 'choose', name: way.name, changes: way.changes });
-    notify({ text: `${way.name}.`, action: { label: 'Undo', run: undo } });
+    if (way) takeWay(open, { ...way, plan: view?.plan ?? null }, `${way.name}.`);
   };
   return (
     <Row style={styles.row}>

@@ -1,10 +1,18 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { parseCount, parseTag, symbol } from '@/core/units';
 import { hardwareNearness } from '@/core/hardwareKey';
 import type { PlanProblem } from '@/core/plan';
 import { currentOffers, needsOf, usualItem, type Need } from '@/core/pricing';
-import { emptyStore, nameItem, resolve, type Item, type Price } from '@/core/project';
+import {
+  emptyStore,
+  nameItem,
+  resolve,
+  type Book,
+  type Item,
+  type Price,
+  type Project,
+} from '@/core/project';
 import { newId, today, type OpenProject } from '@/hooks';
 import { Button, Row, SectionHeader, Select, Text, TextField } from '@/ui';
 
@@ -97,7 +105,8 @@ const Line = ({
   open: OpenProject;
   onPrice: (item: Item, price: number, pack: number) => void;
 }) => {
-  const { unit, currency } = open.project;
+  const { project, book } = open;
+  const { unit, currency } = project;
   const [text, setText] = useState('');
   const item = usualItem(need, unit);
   const [pieces, setPieces] = useState('1');
@@ -108,7 +117,10 @@ const Line = ({
     if (item && isReady) onPrice(item, read.value, pack.value);
   };
   const what = [need.name, need.materials.join(' or ')].filter(Boolean).join(' ');
-  const near = need.kind === 'hardware' ? nearNames(need.name, open) : [];
+  const near = useMemo(
+    () => (need.kind === 'hardware' ? nearNames(need.name, project, book) : []),
+    [need, project, book],
+  );
   const sameAs = (name: string) =>
     open.dispatch(
       nameItem(
@@ -175,7 +187,7 @@ const NEAR = 0.34;
 const MAX_NEAR = 2;
 
 /** Names on sale that are near a name without a price, the nearest first. */
-const nearNames = (name: string, { project, book }: OpenProject): string[] => {
+const nearNames = (name: string, project: Project, book: Book): string[] => {
   const names = currentOffers(book)
     .filter(({ item, storeId }) => item.kind === 'hardware' && !project.excludedStores.includes(storeId))
     .filter(({ storeId }) => book.stores[storeId]?.currency === project.currency)

@@ -6,9 +6,9 @@ import { groupBy } from '@/core/groupBy';
 import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
-  keepPlan,
   newId,
   notify,
+  takeWay,
   usePlanned,
   useProject,
   useProposals,
@@ -54,7 +54,7 @@ const MAX_ALTERNATIVES = 11;
 const PROPOSED = 5;
 
 const Compare = ({ open }: { open: PlannedProject }) => {
-  const { project, book, dispatch, undo, plan, doing, isStale, request } = open;
+  const { project, book, dispatch, plan, doing, isStale, request } = open;
   const isWide = useIsWide();
   const [asked, setShown] = useState<ViewName>('ways');
   // The tab answers at once, and what it opens follows.
@@ -88,18 +88,14 @@ const Compare = ({ open }: { open: PlannedProject }) => {
   const choose = (column: Column): void => {
     if (!column.alternative) return;
     const { name, changes } = column.alternative;
-    if (column.plan) keepPlan(project, book, changes, column.plan);
-    dispatch({ type: 'choose', name, changes });
-    notify({ text: `${name} is chosen.`, action: { label: 'Undo', run: undo } });
+    takeWay(open, { name, changes, plan: column.plan }, `${name} is chosen.`);
   };
-  const take = ({ title, changes, plan: cheaper, saves }: Saving): void => {
-    keepPlan(project, book, changes, cheaper);
-    dispatch({ type: 'choose', name: title, changes });
-    notify({
-      text: `${title}: ${formatMoney(saves, project.currency)} less.`,
-      action: { label: 'Undo', run: undo },
-    });
-  };
+  const take = (way: Saving): void =>
+    takeWay(
+      open,
+      { ...way, name: way.title },
+      `${way.title}: ${formatMoney(way.saves, project.currency)} less.`,
+    );
   const tryIt = ({ id, title, changes }: Saving): void => {
     add(asAlternative({ id: `save:${id}`, name: title, changes }));
     setShown('ways');

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
 import {
   anotherWay,
+  choiceOf,
   chosenOption,
   ownVariables,
   numbered,
@@ -98,14 +99,10 @@ export const Options = ({
   );
 };
 
-/** An option as a column of the comparison, under the id that its proposal has. */
-const asColumn = (group: Group, { id, name }: Option): Command => ({
+/** An option as a column of the comparison. */
+const asColumn = (group: Group, option: Option): Command => ({
   type: 'addAlternative',
-  alternative: {
-    id: `${group.id}:option:${id}`,
-    name: `${group.name}: ${name}`.slice(0, 200),
-    changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
-  },
+  alternative: { ...choiceOf(group, option), name: `${group.name}: ${option.name}`.slice(0, 200) },
   proposed: [],
   most: Infinity,
 });

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { RunLine } from '@/core/budget';
 import { unfitInPlan } from '@/core/compare/fit';
@@ -25,7 +26,7 @@ export const Lines = ({
   onTick: (line: RunLine) => void;
   onOpen: (line: RunLine) => void;
 }) => {
-  const unfit = unfitWords(project, book, plan);
+  const unfit = useMemo(() => unfitWords(project, book, plan), [project, book, plan]);
   return lines.map((line, index) => {
     const before = lines[index - 1]?.category;
     const earlier = before && {

@@ -10,7 +10,7 @@ import {
   type Stock,
   type NetPricing,
 } from '../model';
-import { canComeHome, comingHome } from './carrying';
+import { comingHome } from './carrying';
 import { bestFitDecreasing, boardPieces, cheapestYield, shrink, type FilledBoard } from './packBoards';
 import { rowByRow, shrinkPanels, TURNINGS } from './packPanels';
 
@@ -111,9 +111,8 @@ const isBetter = (packed: PackedBatch, best: PackedBatch | null): boolean =>
 
 /** A way as it is, and where it cannot be brought home, one that can. */
 const homeward = (way: Way, stocks: Stock[], { settings }: CuttingProblem): (Way & { isHome: boolean })[] => {
-  const isHome = [...way.boards, ...way.panels].every((filled) => canComeHome(filled, settings));
-  const other = isHome ? null : comingHome(way, stocks, settings);
-  return [{ ...way, isHome }, ...(other ? [{ ...other, isHome: true }] : [])];
+  const { filled, isHome } = comingHome(way, stocks, settings);
+  return [{ ...way, isHome }, ...(filled && !isHome ? [{ ...filled, isHome: true }] : [])];
 };
 
 type Way = Pick<PackedBatch, 'boards' | 'panels'>;

@@ -5,15 +5,16 @@ import {
   storeCutsOf,
   useOf,
   waysOn,
-  type Cutting,
   type FilledPanel,
   type Leaf,
   type SawSettings,
   type Stock,
 } from '../model';
+import { countStocks } from './buying';
 import { drawBoard } from './drawBoard';
 import { drawPanel } from './drawPanel';
 import { filledWith, room, type BoardPiece, type FilledBoard } from './packBoards';
+import { inRows } from './packPanels';
 
 /** Boards and panels as they were filled. */
 export interface Filled {
@@ -30,29 +31,46 @@ export const canComeHome = (filled: FilledBoard | FilledPanel, settings: SawSett
 };
 
 /**
- * The same pieces on boards that can be brought home: what is on others is laid anew, one piece after the other, each on the
- * board before it where that can still come home, else on the cheapest that can. Null where a piece finds none.
+ * Boards and panels that can be brought home with the same pieces: those that can already, themselves; what is on others is laid
+ * anew, one piece after the other, each on the board before it where that can still come home, else on the cheapest that can.
+ * `isHome`: all could already. Null where a piece finds none.
  */
 export const comingHome = (
   { boards, panels }: Filled,
   stocks: Stock[],
   settings: SawSettings,
-): Filled | null => {
-  const home: Filled = {
-    boards: boards.filter((board) => canComeHome(board, settings)),
-    panels: panels.filter((panel) => canComeHome(panel, settings)),
+): { filled: Filled | null; isHome: boolean } => {
+  const [homeBoards, stuckBoards] = parted(boards, settings);
+  const [homePanels, stuckPanels] = parted(panels, settings);
+  if (stuckBoards.length + stuckPanels.length === 0) return { filled: { boards, panels }, isHome: true };
+  const home: Filled = { boards: homeBoards, panels: homePanels };
+  const byPrice = [...stocks].sort((x, y) => x.price - y.price);
+  const left = (): Stock[] => {
+    const counts = countStocks([...home.boards, ...home.panels].map(({ stock }) => stock));
+    return byPrice.filter((stock) => (counts.get(stock) ?? 0) < supplyOf(stock));
   };
-  const byPrice = [...stocks].sort((a, b) => a.price - b.price);
-  const isLeft = (stock: Stock): boolean =>
-    [...home.boards, ...home.panels].filter((one) => one.stock === stock).length < supplyOf(stock);
-  for (const piece of boards.filter((board) => !home.boards.includes(board)).flatMap(({ pieces }) => pieces))
-    if (!layPiece(piece, home.boards, byPrice.filter(isLeft), settings)) return null;
-  for (const { stock, cutting } of panels.filter((panel) => !home.panels.includes(panel)))
-    for (const leaf of leavesOf(cutting)) {
-      const alike = byPrice.filter((other) => other.thickness === stock.thickness && isLeft(other));
-      if (!layLeaf(leaf, home.panels, alike, settings)) return null;
-    }
-  return home;
+  const isLaid =
+    stuckBoards
+      .flatMap(({ pieces }) => pieces)
+      .every((piece) => layPiece(piece, home.boards, left, settings)) &&
+    stuckPanels.every(({ stock, cutting }) =>
+      leavesOf(cutting).every((leaf) =>
+        layLeaf(
+          leaf,
+          home.panels,
+          () => left().filter(({ thickness }) => thickness === stock.thickness),
+          settings,
+        ),
+      ),
+    );
+  return { filled: isLaid ? home : null, isHome: false };
+};
+
+/** Those that can be brought home, and those that cannot. */
+const parted = <T extends FilledBoard | FilledPanel>(all: T[], settings: SawSettings): [T[], T[]] => {
+  const parts: [T[], T[]] = [[], []];
+  for (const one of all) parts[canComeHome(one, settings) ? 0 : 1].push(one);
+  return parts;
 };
 
 /** How many of a stock there are, owned and sold. */
@@ -62,7 +80,7 @@ const supplyOf = ({ ownedCount, offers }: Stock): number =>
 const layPiece = (
   piece: BoardPiece,
   laid: FilledBoard[],
-  stocks: Stock[],
+  stocks: () => Stock[],
   settings: SawSettings,
 ): boolean => {
   const holds = (board: FilledBoard) =>
@@ -73,7 +91,7 @@ const layPiece = (
     laid[laid.length - 1] = together;
     return true;
   }
-  const alone = stocks
+  const alone = stocks()
     .filter((stock) => useOf(piece.part, stock, settings) === 'crosscut')
     .map((stock) => filledWith(stock, [piece]))
     .find(holds);
@@ -81,7 +99,7 @@ const layPiece = (
   return alone !== undefined;
 };
 
-const layLeaf = (leaf: Leaf, laid: FilledPanel[], stocks: Stock[], settings: SawSettings): boolean => {
+const layLeaf = (leaf: Leaf, laid: FilledPanel[], stocks: () => Stock[], settings: SawSettings): boolean => {
   const holds = (panel: FilledPanel) =>
     fitsPanel(panel.cutting, panel.stock, settings) && canComeHome(panel, settings);
   const last = laid.at(-1);
@@ -90,7 +108,7 @@ const layLeaf = (leaf: Leaf, laid: FilledPanel[], stocks: Stock[], settings: Saw
     laid[laid.length - 1] = together;
     return true;
   }
-  const alone = stocks
+  const alone = stocks()
     .flatMap((stock) =>
       waysOn(leaf.part, stock, settings).map((way): FilledPanel => ({ stock, cutting: inRows([[way]]) })),
     )
@@ -109,8 +127,3 @@ const besideIn = ({ stock, cutting }: FilledPanel, leaf: Leaf): FilledPanel[] =>
     [...rows, [leaf]],
   ].map((longer) => ({ stock, cutting: inRows(longer) }));
 };
-
-const inRows = (rows: Leaf[][]): Cutting => ({
-  axis: 'across',
-  parts: rows.map((leaves) => ({ axis: 'along', parts: leaves })),
-});

@@ -80,12 +80,13 @@ export const rowByRow = (
     panel.used += kerf + across;
     panel.rows.push({ leaves: [leaf], used: along, height: across });
   }
-  return panels.map(({ rows }) => ({ stock, cutting: inRows(rows) }));
+  return panels.map(({ rows }) => ({ stock, cutting: inRows(rows.map(({ leaves: own }) => own)) }));
 };
 
-const inRows = (rows: Row[]): Cutting => ({
+/** Rows of pieces across a panel, the pieces of each side by side along it. */
+export const inRows = (rows: Leaf[][]): Cutting => ({
   axis: 'across',
-  parts: rows.map(({ leaves }) => ({ axis: 'along', parts: leaves })),
+  parts: rows.map((leaves) => ({ axis: 'along', parts: leaves })),
 });
 
 /** A part as it lies on a stock, turned as `turning` says where its grain allows that and it fits so. Null: it fits in no way. */
