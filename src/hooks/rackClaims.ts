@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { rackClaims, type Plan, type RackClaim } from '@/core/plan';
+import { rackClaims, rackFor, type Plan, type RackClaim } from '@/core/plan';
 import type { RackEntry } from '@/core/project';
 import { readKeptPlan } from '@/data';
 import type { KeptPlan } from '@/state/planService';
@@ -12,15 +12,15 @@ export const useRackClaims = ({ project, book, plan }: PlannedProject): RackClai
   const others = records
     .filter(({ project: { id, leavesRack } }) => id !== project.id && !leavesRack)
     .map((record) => record.project);
-  const rack: RackEntry[] = project.leavesRack ? [] : Object.values(book.rack ?? {});
+  const rack: RackEntry[] = rackFor(project, book);
   const { data } = useQuery({
     queryKey: ['kept plans', project.id, others.map(({ id }) => id).join()],
     enabled: rack.length > 0 && others.length > 0,
     queryFn: async () => {
-      const found: { name: string; plan: Plan }[] = [];
+      const found: { id: string; name: string; plan: Plan }[] = [];
       for (const { id, name } of others) {
         const kept = (await readKeptPlan(id)) as KeptPlan | null;
-        if (kept) found.push({ name, plan: kept.plan });
+        if (kept) found.push({ id, name, plan: kept.plan });
       }
       return found;
     },

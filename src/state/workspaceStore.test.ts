@@ -304,3 +304,22 @@ test('a price book that cannot be read is told, and the workspace opens all the 
   await time.pass(10);
   expect(Object.keys(shared.kept.book.record.book.stores)).toEqual(['s']);
 });
+
+test('a deleted project keeps nothing on the rack', async () => {
+  const { store } = await tab(browser(), fakeClock());
+  const item = {
+    kind: 'hardware' as const,
+    name: 'hook',
+    section: '',
+    length: null,
+    width: null,
+    material: '',
+  };
+  store.dispatch([
+    { type: 'putOnRack', entries: [{ id: 'a', item, quantity: 2, from: '' }] },
+    { type: 'keepOnRack', projectId: 'p', pieces: { a: 2 } },
+  ]);
+  expect(store.state?.book.book.rack?.['a']?.keptFor).toEqual({ p: 2 });
+  store.setDeleted('p', 5);
+  expect(store.state?.book.book.rack?.['a']).not.toHaveProperty('keptFor');
+});

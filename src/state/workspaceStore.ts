@@ -193,6 +193,7 @@ export class WorkspaceStore {
   setDeleted(projectId: string, deletedAt: number | null): void {
     const record = this.workspace?.records[projectId];
     if (record) this.put({ ...record, deletedAt }, undefined, this.wholeRecord());
+    if (deletedAt !== null) this.dispatch({ type: 'releaseRack', projectId });
   }
 
   changeSettings(fields: Partial<Settings>): void {

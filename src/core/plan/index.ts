@@ -12,4 +12,4 @@ export type { Progress } from '../cutting/solver';
 export { thing } from './problems';
 export { proofTerms } from './proof';
 export { faceOf, sidesOf, thicknessOf, usefulOffcuts } from './outline';
-export { rackClaims, type RackClaim } from './rackClaims';
+export { keepForBegun, rackClaims, rackUse, type RackClaim } from './rackClaims';

@@ -1,5 +1,6 @@
 import { toMicros, type Micros } from '../units';
 import {
+  freeFor,
   goodsOf,
   itemKey,
   keptMoney,
@@ -84,9 +85,13 @@ const withTools = ({ settings }: Project, book: Book): PlanSettings => {
   return tools === settings.tools ? settings : { ...settings, tools };
 };
 
-/** What is on the rack for a project to use. */
-export const rackFor = (project: Project, book: Book): RackEntry[] =>
-  project.leavesRack ? [] : Object.values(book.rack ?? {});
+/** What is on the rack for a project to use: without what is kept for others. */
+export const rackFor = ({ id, leavesRack }: Project, book: Book): RackEntry[] =>
+  leavesRack
+    ? []
+    : Object.values(book.rack ?? {})
+        .map((entry) => ({ ...entry, quantity: freeFor(entry, id) }))
+        .filter(({ quantity }) => quantity > 0);
 
 const termsOf = (
   { id, name, trip, taxFree, taxRate, discount, cuts, cutFee, shipping }: Store,

@@ -1,6 +1,6 @@
-import { measure, type RackEntry } from '../project';
+import { applyToBook, measure, type RackEntry } from '../project';
 import { fromCsv } from '../testing';
-import { planInput, rackClaims } from '.';
+import { keepForBegun, planInput, rackClaims } from '.';
 import { firstPlan } from './planner';
 
 const entry = (quantity: number): RackEntry => ({
@@ -26,8 +26,10 @@ const planOn = (rack: RackEntry, parts = 'part,qty,section,length\nRail,1,2x4,46
 
 test('one leftover in the plans of two projects is promised twice; two of it are not', () => {
   const one = entry(1);
-  const others = [{ name: 'Shelf', plan: planOn(one) }];
-  expect(rackClaims([one], planOn(one), others)).toEqual([{ entry: one, wanted: 1, others: ['Shelf'] }]);
+  const others = [{ id: 's', name: 'Shelf', plan: planOn(one) }];
+  expect(rackClaims([one], planOn(one), others)).toEqual([
+    { entry: one, wanted: 1, others: [{ id: 's', name: 'Shelf', count: 1 }] },
+  ]);
   const two = entry(2);
   expect(rackClaims([two], planOn(two), others)).toEqual([]);
 });
@@ -35,5 +37,21 @@ test('one leftover in the plans of two projects is promised twice; two of it are
 test('what the plan at hand does not cut is no matter of it', () => {
   const one = entry(1);
   const long = planOn(one, 'part,qty,section,length\nPost,1,2x4,90');
-  expect(rackClaims([one], long, [{ name: 'Shelf', plan: planOn(one) }])).toEqual([]);
+  expect(rackClaims([one], long, [{ id: 's', name: 'Shelf', plan: planOn(one) }])).toEqual([]);
+});
+
+test('a project that is begun keeps what its plan cuts; the plan of another does without it', () => {
+  const { project, book: prices } = fromCsv({
+    parts: 'part,qty,section,length\nRail,1,2x4,46',
+    prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
+  });
+  const book = { ...prices, rack: { a: entry(1) } };
+  const plan = firstPlan(planInput(project, book));
+  expect(plan.total).toBe(0);
+  const [command] = keepForBegun(project, book, plan);
+  const after = command ? (applyToBook(book, command, 0)?.document ?? book) : book;
+  expect(after.rack?.['a']?.keptFor).toEqual({ [project.id]: 1 });
+  expect(firstPlan(planInput({ ...project }, after)).total).toBe(0);
+  expect(firstPlan(planInput({ ...project, id: 'other' }, after)).total).toBe(400);
+  expect(keepForBegun(project, book, null)).toEqual([]);
 });

@@ -1,5 +1,6 @@
 import { nameKey } from '../lumber';
-import { rackPieces, type RackEntry } from '../project';
+import { rackPieces, type Book, type BookCommand, type Project, type RackEntry } from '../project';
+import { rackFor } from './input';
 import type { Plan } from '../cutting/model';
 
 /** A piece on the rack that stands in more plans than there are of it. */
@@ -7,8 +8,8 @@ export interface RackClaim {
   entry: RackEntry;
   /** How many of it the plan at hand cuts. */
   wanted: number;
-  /** Names of the projects whose plans cut it too. */
-  others: string[];
+  /** The projects whose plans cut it too, and how many of it. */
+  others: { id: string; name: string; count: number }[];
 }
 
 /** How many boards or sheets of an entry a plan cuts. */
@@ -25,18 +26,34 @@ const cutFrom = (plan: Plan, { item }: RackEntry): number =>
     )
     .reduce((sum, { count }) => sum + count, 0);
 
+/** How many pieces of which entries of the rack a plan cuts, by id. */
+export const rackUse = (plan: Plan, rack: RackEntry[]): Record<string, number> =>
+  Object.fromEntries(
+    rack.flatMap((entry) => {
+      const count = cutFrom(plan.rest ?? plan, entry);
+      return count > 0 ? [[entry.id, count]] : [];
+    }),
+  );
+
 /** What of the rack is promised twice: by the plan at hand, and by those of other projects. */
 export const rackClaims = (
   rack: RackEntry[],
   plan: Plan,
-  others: { name: string; plan: Plan }[],
+  others: { id: string; name: string; plan: Plan }[],
 ): RackClaim[] =>
   rack.flatMap((entry): RackClaim[] => {
     const wanted = cutFrom(plan, entry);
     if (wanted === 0) return [];
     const claimed = others
-      .map((other) => ({ name: other.name, count: cutFrom(other.plan.rest ?? other.plan, entry) }))
+      .map(({ id, name, plan: of }) => ({ id, name, count: cutFrom(of.rest ?? of, entry) }))
       .filter(({ count }) => count > 0);
     const all = claimed.reduce((sum, { count }) => sum + count, wanted);
-    return all > rackPieces(entry) ? [{ entry, wanted, others: claimed.map(({ name }) => name) }] : [];
+    return all > rackPieces(entry) ? [{ entry, wanted, others: claimed }] : [];
   });
+
+/** With the first purchase a project is begun: what its plan cuts of the rack is kept for it. No command otherwise. */
+export const keepForBegun = (project: Project, book: Book, plan: Plan | null): BookCommand[] => {
+  if (!plan || project.purchases.length > 0) return [];
+  const pieces = rackUse(plan, rackFor(project, book));
+  return Object.keys(pieces).length > 0 ? [{ type: 'keepOnRack', projectId: project.id, pieces }] : [];
+};

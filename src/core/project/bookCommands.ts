@@ -2,6 +2,7 @@ import { nameKey, type Material } from '../lumber';
 import type { Patch } from 'immer';
 import { assertNever } from '../assertNever';
 import { aislesWith } from './aisles';
+import { keptEntry } from './rack';
 import type { Category } from './category';
 import type { Change } from './history';
 import { applyPatches } from './patches';
@@ -22,6 +23,10 @@ export type BookCommand =
   | { type: 'removeMaterial'; name: string }
   | { type: 'putOnRack'; entries: RackEntry[] }
   | { type: 'takeFromRack'; ids: string[] }
+  /** So many pieces of entries of the rack, by id, are kept for a project; 0: none. As many as others leave. */
+  | { type: 'keepOnRack'; projectId: string; pieces: Record<string, number> }
+  /** Nothing of the rack is kept for a project any more. */
+  | { type: 'releaseRack'; projectId: string }
   | { type: 'putTool'; tool: Tool }
   | { type: 'removeTool'; toolId: string }
   | { type: 'clear' };
@@ -38,6 +43,8 @@ const BOOK_COMMANDS: Record<BookCommand['type'], true> = {
   removeMaterial: true,
   putOnRack: true,
   takeFromRack: true,
+  keepOnRack: true,
+  releaseRack: true,
   putTool: true,
   removeTool: true,
   clear: true,
@@ -110,6 +117,15 @@ const entryChanges = (book: Book, command: BookCommand): EntryChange[] => {
       return command.entries.map(put('rack'));
     case 'takeFromRack':
       return command.ids.map(remove('rack'));
+    case 'keepOnRack':
+      return Object.entries(command.pieces).flatMap(([id, count]) => {
+        const entry = book.rack?.[id];
+        return entry ? [put('rack')(keptEntry(entry, command.projectId, count))] : [];
+      });
+    case 'releaseRack':
+      return Object.values(book.rack ?? {})
+        .filter(({ keptFor }) => keptFor?.[command.projectId] !== undefined)
+        .map((entry) => put('rack')(keptEntry(entry, command.projectId, 0)));
     case 'putTool':
       return [put('tools')(command.tool)];
     case 'removeTool':
@@ -188,6 +204,10 @@ const label = (book: Book, command: BookCommand): string => {
       return command.ids.length === 1
         ? 'take something off the rack'
         : `take ${command.ids.length} things off the rack`;
+    case 'keepOnRack':
+      return 'keep pieces on the rack for a project';
+    case 'releaseRack':
+      return 'free what is kept on the rack';
     case 'putTool':
       return `own a ${command.tool.name}`;
     case 'removeTool':

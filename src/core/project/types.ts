@@ -216,6 +216,8 @@ export interface RackEntry {
   from: string;
   /** What one piece is worth to the project that uses it; absent: nothing. */
   value?: { sum: Minor; currency: string };
+  /** How many pieces are kept for which projects, by id: no other plan counts on them. Absent: none. */
+  keptFor?: Record<string, number>;
 }
 
 /** A tool that is owned. */

@@ -1,3 +1,4 @@
+import { keepForBegun } from '@/core/plan';
 import { View } from 'react-native';
 import { firstBaseline, hardwareItem, purchaseLine, type TypedPriceLine } from '@/core/budget';
 import { formatMoney } from '@/core/units';
@@ -56,12 +57,15 @@ export const Anywhere = ({
             isBought={pending.has(extraId)}
             onTick={() => {
               if (!pending.claim(extraId)) return;
-              dispatch({
-                type: 'recordPurchase',
-                purchase: bought(),
-                charges: { trip: 0, shipping: 0 },
-                ...firstBaseline(project, book, plan, day),
-              });
+              dispatch([
+                {
+                  type: 'recordPurchase',
+                  purchase: bought(),
+                  charges: { trip: 0, shipping: 0 },
+                  ...firstBaseline(project, book, plan, day),
+                },
+                ...keepForBegun(project, book, plan),
+              ]);
             }}
             onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
           />

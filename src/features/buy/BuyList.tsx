@@ -10,7 +10,7 @@ import {
   purchaseLine,
 } from '@/core/budget';
 import { daysBetween, formatDay, formatMoney, formatTag, toMinor } from '@/core/units';
-import type { Buy, Plan } from '@/core/plan';
+import { keepForBegun, type Buy, Plan } from '@/core/plan';
 import { isStale, knownOn, offerAt } from '@/core/pricing';
 import {
   keptMoney,
@@ -65,12 +65,15 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     const item = itemOfBuy(buy, book);
     if (!item || !pending.claim(buy.offerKey)) return;
     const purchase = purchaseOf(buy, item, project, open);
-    dispatch({
-      type: 'recordPurchase',
-      purchase,
-      charges: chargesFor(project, book, plan, purchase),
-      ...firstBaseline(project, book, plan, day),
-    });
+    dispatch([
+      {
+        type: 'recordPurchase',
+        purchase,
+        charges: chargesFor(project, book, plan, purchase),
+        ...firstBaseline(project, book, plan, day),
+      },
+      ...keepForBegun(project, book, plan),
+    ]);
     notify({
       text: `${buy.item}: bought for ${formatMoney(buy.costWithTax, project.currency)}.`,
       action: { label: 'Paid otherwise', run: () => onEdit({ purchase, line: 0, isNew: false }) },

@@ -5,7 +5,7 @@ import { Link } from 'expo-router';
 import { chargesFor, explainToBuy, explainVerdict, firstBaseline } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
-import { planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { keepForBegun, planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
 import { tagName } from '@/core/project';
 import {
@@ -95,12 +95,15 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       at={bought}
       isPlanned
       onSave={(purchase) =>
-        dispatch({
-          type: 'recordPurchase',
-          purchase,
-          charges: chargesFor(project, book, plan, purchase),
-          ...firstBaseline(project, book, plan, today()),
-        })
+        dispatch([
+          {
+            type: 'recordPurchase',
+            purchase,
+            charges: chargesFor(project, book, plan, purchase),
+            ...firstBaseline(project, book, plan, today()),
+          },
+          ...keepForBegun(project, book, plan),
+        ])
       }
       onRemove={bought.isNew ? undefined : { label: 'Not bought', run: () => remove(bought) }}
       onClose={() => setBought(null)}

@@ -5,7 +5,7 @@ import { readQuickLine } from '@/core/io';
 import { formatMoney, type LengthUnit } from '@/core/units';
 import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { newId, notify, useOpenBook, useSettings } from '@/hooks';
+import { newId, notify, useOpenBook, useProjects, useSettings } from '@/hooks';
 import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
@@ -43,6 +43,12 @@ const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>
   return ok({ item, quantity: part.quantity, from: '' });
 };
 
+/** `1 kept for Trellis`. */
+const keptWords = ({ keptFor }: RackEntry, names: Map<string, string>): string[] =>
+  Object.entries(keptFor ?? {}).map(
+    ([id, count]) => `${count} kept for ${names.get(id) ?? 'another project'}`,
+  );
+
 const Rack = ({
   book,
   dispatch,
@@ -66,6 +72,17 @@ const Rack = ({
       text: `${rackName(entry)} is off the rack.`,
       action: { label: 'Undo', run: undo },
     });
+  };
+  const names = new Map((useProjects()?.records ?? []).map(({ project: { id, name } }) => [id, name]));
+  const free = (entry: RackEntry) => {
+    dispatch(
+      Object.keys(entry.keptFor ?? {}).map((projectId) => ({
+        type: 'keepOnRack' as const,
+        projectId,
+        pieces: { [entry.id]: 0 },
+      })),
+    );
+    notify({ text: `${rackName(entry)} is for any project.`, action: { label: 'Undo', run: undo } });
   };
   const example = unit === 'in' ? '3 2x4 31 1/2 treated' : '3 45x145 800 larch';
   return (
@@ -112,19 +129,25 @@ const Rack = ({
                 <Text size="strong" style={styles.count}>{`${entry.quantity} ×`}</Text>
                 <View style={styles.grow}>
                   <Text>{rackName(entry)}</Text>
-                  {entry.from === '' && !entry.value ? null : (
+                  {entry.from === '' && !entry.value && !entry.keptFor ? null : (
                     <Text size="small" tone="soft">
                       {[
                         entry.from === '' ? '' : `left from ${entry.from}`,
                         entry.value
                           ? `worth ${formatMoney(entry.value.sum, entry.value.currency)}${entry.quantity > 1 ? ' each' : ''}`
                           : '',
+                        ...keptWords(entry, names),
                       ]
                         .filter(Boolean)
                         .join(' · ')}
                     </Text>
                   )}
                 </View>
+                {entry.keptFor ? (
+                  <Button mode="text" compact onPress={() => free(entry)}>
+                    Free it
+                  </Button>
+                ) : null}
                 <IconAction
                   icon="delete"
                   label={`Take ${rackName(entry)} off the rack`}

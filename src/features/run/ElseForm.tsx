@@ -19,7 +19,7 @@ import { itemName, tagName, type Item, type Price } from '@/core/project';
 import { nameKey, parseSection } from '@/core/lumber';
 import { newId, today } from '@/hooks';
 import { Button, Choice, Stepper, Detail, Row, TextField, Text } from '@/ui';
-import { cartCommand, letServe, surpriseOf, tellDone, type Run } from './cart';
+import { cartCommands, letServe, surpriseOf, tellDone, type Run } from './cart';
 
 const SERVES = [
   { value: 'yes', label: 'In its place' },
@@ -101,7 +101,7 @@ export const ElseForm = ({
     open.dispatch([
       ...changes,
       ...(found.length > 0 ? [{ type: 'putPrices' as const, prices: found }] : []),
-      cartCommand(run, [{ ...line, ...stands }]),
+      ...cartCommands(run, [{ ...line, ...stands }]),
     ]);
     tellDone(run, `${many} × ${tagName(item)} in the cart.`, () => onSurprise(null));
     onClose();

@@ -19,7 +19,7 @@ import {
 } from '@/hooks';
 import { Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
 import { PurchaseForm } from '@/forms';
-import { cartCommand, takeOut, type Run } from './cart';
+import { cartCommands, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { ElseForm } from './ElseForm';
 import { Paid } from './Paid';
@@ -96,7 +96,7 @@ const Shopping = ({
   const tick = (line: RunLine) => {
     if (!pending.claim(line.key)) return;
     surprised(null);
-    open.dispatch(cartCommand(run, [cartLine(line, line.quantity, line.paid, store, project)]));
+    open.dispatch(cartCommands(run, [cartLine(line, line.quantity, line.paid, store, project)]));
   };
   const untick = (index: number) => {
     const line = cart?.lines[index];

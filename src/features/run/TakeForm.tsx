@@ -5,7 +5,7 @@ import { formatMoney, formatTag, MICROS, parseCount, parseMoney, parseTag, symbo
 import { newestOf, offerAt, perPurchase, tierFor, UNIT_WORDS } from '@/core/pricing';
 import { choosingNotes, materialOf } from '@/core/lumber';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
-import { cartCommand, seenCommand, surpriseOf, tellDone, type Run } from './cart';
+import { cartCommands, seenCommand, surpriseOf, tellDone, type Run } from './cart';
 
 const REST = [
   { value: 'stays', label: 'Stays on the list' },
@@ -66,7 +66,7 @@ export const TakeForm = ({
     };
     open.dispatch([
       ...(other !== null || isGone ? seenCommand(run, line.offerKey, seenThere) : []),
-      cartCommand(run, [cartLine(line, many, paid, store, project)]),
+      ...cartCommands(run, [cartLine(line, many, paid, store, project)]),
     ]);
     tellDone(run, `${many} × ${line.name} in the cart for ${formatMoney(paid, currency)}.`, () =>
       onSurprise(null),

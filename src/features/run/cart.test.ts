@@ -4,7 +4,7 @@ import { firstPlan } from '@/core/plan/planner';
 import { emptyHistory, type Book, type Project } from '@/core/project';
 import { fromCsv } from '@/core/testing';
 import { transact, type WorkspaceCommand } from '@/state/transaction';
-import { cartCommand, letServe, seenCommand, takeOut, type Run } from './cart';
+import { cartCommands, letServe, seenCommand, takeOut, type Run } from './cart';
 
 let mockIds = 0;
 jest.mock('@/hooks', () => ({
@@ -58,8 +58,8 @@ test('things put in the cart are one purchase, open until it is paid; the first 
   const { held, run } = onRun();
   // Two ticks from one rendering make one cart.
   const drawn = run();
-  drawn.open.dispatch(cartCommand(drawn, [line('hook')]));
-  drawn.open.dispatch(cartCommand(drawn, [line('glue')]));
+  drawn.open.dispatch(cartCommands(drawn, [line('hook')]));
+  drawn.open.dispatch(cartCommands(drawn, [line('glue')]));
   expect(held.project.purchases).toHaveLength(1);
   expect(held.project.purchases[0]).toMatchObject({
     isOpen: true,

@@ -6,7 +6,7 @@ import {
   type ProjectMoney,
   type Deviation,
 } from '@/core/budget';
-import type { Plan } from '@/core/plan';
+import { keepForBegun, type Plan } from '@/core/plan';
 import { newestOf, offerAt } from '@/core/pricing';
 import type { Micros } from '@/core/units';
 import { allows, type Price, type ProjectChange, type PurchaseLine, type Store } from '@/core/project';
@@ -29,17 +29,23 @@ export const surpriseOf = ({ plan, money }: Run, cause: string, item: string): D
   total: money.total,
 });
 
-/** The command that puts lines into the cart of the store; the first thing ever bought keeps the plan as it stood. */
-export const cartCommand = (
+/**
+ * The commands that put lines into the cart of the store; the first thing ever bought keeps the plan as it stood, and what
+ * that cuts of the rack.
+ */
+export const cartCommands = (
   { open: { project, book }, store, plan }: Run,
   lines: PurchaseLine[],
-): WorkspaceCommand => ({
-  type: 'addToCart',
-  cart: { id: newId(), date: today(), storeId: store.id, store: store.name },
-  lines,
-  charges: chargesFor(project, book, plan, { storeId: store.id, lines }),
-  ...firstBaseline(project, book, plan, today()),
-});
+): WorkspaceCommand[] => [
+  {
+    type: 'addToCart',
+    cart: { id: newId(), date: today(), storeId: store.id, store: store.name },
+    lines,
+    charges: chargesFor(project, book, plan, { storeId: store.id, lines }),
+    ...firstBaseline(project, book, plan, today()),
+  },
+  ...keepForBegun(project, book, plan),
+];
 
 /** Tells what was done, and offers to take it back. */
 export const tellDone = ({ open: { undo } }: Run, text: string, after: () => void): void => {
