@@ -13,7 +13,7 @@ import {
   type PurchaseLine,
 } from '../project';
 import { fromCsv } from '../testing';
-import { typedPriceLines, hardwareItem, inThePieceOfAll, leftoversOf } from '.';
+import { typedPriceLines, hardwareItem, inThePieceOfAll, leftoversOf, needlessOf } from '.';
 
 const given = fromCsv({
   parts: 'part,qty,kind,section,length,item\nRail,2,,2x4,40,\nHook,6,hardware,,,hook',
@@ -209,4 +209,15 @@ test('what was taken back is not left over', () => {
   };
   const left = leftoversOf(back, given.book, firstPlan(planInput(back, given.book)));
   expect(left.find(({ item }) => item.name === 'hook')?.quantity).toBe(4);
+});
+
+test('a bought board that nothing is cut from is needless; a spare that is wanted is not', () => {
+  // Two rails of 40 are cut from one of three boards.
+  const plan = firstPlan(planInput(project, given.book));
+  expect(needlessOf(project, plan).map(({ item, quantity }) => [item.section, quantity])).toEqual([
+    ['2x4', 2],
+  ]);
+  const withSpare = { ...project, settings: { ...project.settings, spare: { stud: 0.1 } } };
+  expect(needlessOf(withSpare, plan).map(({ quantity }) => quantity)).toEqual([1]);
+  expect(needlessOf(given.project, firstPlan(planInput(given.project, given.book)))).toEqual([]);
 });

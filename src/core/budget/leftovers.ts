@@ -52,6 +52,27 @@ export const leftoversOf = (project: Project, book: Book, plan: Plan | null): Le
   return [...joined([...wood, ...uncut(project, layouts)]), ...hardware(project, book)];
 };
 
+/** Boards and sheets that were bought and that nothing is cut from as things stand, beyond the spares that are wanted. */
+export const needlessOf = (project: Project, plan: Plan | null): Leftover[] => {
+  const shown = shownPlan(plan);
+  if (!shown || shown.status === 'infeasible') return [];
+  const spares = new Map<string, number>();
+  const keyOf = (section: string, material: string) => `${nameKey(section)}:${nameKey(material)}`;
+  for (const [name, share] of Object.entries(project.settings.spare ?? {})) {
+    const cut = new Map<string, number>();
+    for (const { kind, section, material, count } of shown.layouts)
+      if (kind === 'board' && nameKey(material) === nameKey(name))
+        cut.set(keyOf(section, material), (cut.get(keyOf(section, material)) ?? 0) + count);
+    for (const [key, count] of cut) spares.set(key, Math.ceil(count * share - 1e-9));
+  }
+  return uncut(project, shown.layouts).flatMap((left): Leftover[] => {
+    const key = keyOf(left.item.section, left.item.material);
+    const kept = Math.min(left.quantity, spares.get(key) ?? 0);
+    spares.set(key, (spares.get(key) ?? 0) - kept);
+    return left.quantity > kept ? [{ ...left, quantity: left.quantity - kept }] : [];
+  });
+};
+
 const offcutItem = (layout: Layout, { length, width }: Offcut, unit: LengthUnit): Item => {
   const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
   const { kind, section, material } = layout;

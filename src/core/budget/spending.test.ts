@@ -136,6 +136,41 @@ test('what is in the cart is owned: what is gone is bought otherwise, and the wo
   });
 });
 
+test('what is not there is bought where it costs least in all, the trip to another store included', () => {
+  // One store has a longer board, the other the same one: which is cheaper turns on the trip.
+  for (const [trip, text] of [
+    [500, 'take 1 × 2x4x12 stud instead. $5.00 more in all.'],
+    [100, 'take 1 × 2x4x8 stud at Mill instead. $2.00 more in all.'],
+  ] as const) {
+    const { project, book } = fromCsv({
+      parts: 'part,kind,qty,section,length,item\nPost,board,1,2x4,90,\nScrews,hardware,1,,,screws',
+      prices: [
+        'store,item,kind,section,length,material,price,unit,pack',
+        "Yard,,board,2x4,8',stud,4,,",
+        "Yard,,board,2x4,12',stud,9,,",
+        "Mill,,board,2x4,8',stud,5,,",
+        'Yard,screws,hardware,,,,6,pack,1',
+      ].join('\n'),
+      stores: { Mill: { trip } },
+    });
+    const before = planOf(project, book);
+    const total = projectMoney(project, book, before).total;
+    expect(total).toBe(1000);
+    const gone = there(Object.values(book.prices).find(({ price }) => price === 4_000_000));
+    const without = { ...book, prices: { ...book.prices, [gone.id]: { ...gone, available: 0 } } };
+    const after = planOf(project, without);
+    const words = replanWords(
+      { cause: '2x4x8 stud is not there', item: '2x4x8 stud', before: askedFor(before), total },
+      after,
+      projectMoney(project, without, after).total,
+      idOf(book, 'Yard'),
+    );
+    // 9.00 here, or 5.00 and the trip there.
+    expect(projectMoney(project, without, after).total).toBe(600 + Math.min(900, 500 + trip));
+    expect(words.text).toContain(text);
+  }
+});
+
 test('where nothing else will do, the words say what is missing', () => {
   const { project, book } = given();
   const before = planOf(project, book);

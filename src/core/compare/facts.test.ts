@@ -4,9 +4,9 @@ import { projectMoney } from '../budget';
 import { fromInches } from '../units';
 import { planInput, type Plan } from '../plan';
 import { bestPlan, firstPlan, solverOf, type Highs, type Solver } from '../plan/planner';
-import { withChanges, type Book, type Project, type ProjectChange } from '../project';
+import { emptyExtra, withChanges, type Book, type Project, type ProjectChange } from '../project';
 import { fromCsv, type Case } from '../testing';
-import { unfitInPlan } from './fit';
+import { unfitFor, unfitInPlan } from './fit';
 import { hazardContext } from './hazardContext';
 import { buildOrBuy, outcomeOf, proposalsFor, unitRankings, waysToSave, type Outcome, type Saving } from '.';
 
@@ -230,6 +230,44 @@ test('what the plan makes of a wood that rots where it stands is told; what it m
     ),
   };
   expect(unfitInPlan(project, book, firstPlan(planInput(project, book)))).toEqual([]);
+  // At the shelf too, by the section it is wanted in.
+  const post = { kind: 'board' as const, section: '4x4', material: 'pine' };
+  expect(unfitFor(post, [project], book)).toMatchObject({
+    material: 'pine',
+    sentence: expect.stringMatching(/./),
+  });
+  expect(unfitFor({ ...post, material: 'cedar' }, [project], book)).toBeNull();
+  expect(unfitFor({ ...post, section: '2x4' }, [project], book)).toBeNull();
+});
+
+test('outdoors the finish is put on again: the cost per year bears it as often', () => {
+  const cost = (exposure: 'outdoors' | 'indoors') => {
+    const given = fromCsv({
+      parts: 'part,qty,section,length,material\nRail,2,2x4,90,pine',
+      prices:
+        "store,item,kind,section,length,material,price,unit\nYard,,board,2x4,8',pine,10,\nYard,deck stain quart,hardware,,,,12,pack",
+    });
+    const project: Project = {
+      ...given.project,
+      groups: given.project.groups.map((group) => ({ ...group, exposure })),
+      extras: [
+        { ...emptyExtra('e'), name: 'Stain', item: 'deck stain quart', rule: 'finish', covers: '250 ft2' },
+      ],
+    };
+    return outcomeOf(project, given.book, planOf(project, given.book));
+  };
+  const outside = cost('outdoors');
+  const life = outside?.life;
+  // 20 of wood and 12 of stain, which is due again every three years.
+  const by = (years: number) => Math.round((3200 + 1200 * (Math.ceil(years / 3) - 1)) / years);
+  expect(outside?.isRenewed).toBe(true);
+  expect(life && outside.perYear).toEqual(
+    life && {
+      low: Math.min(by(life.low), by(life.high)),
+      high: Math.max(by(life.low), by(life.high)),
+    },
+  );
+  expect(cost('indoors')?.isRenewed).toBe(false);
 });
 
 test('tall is what is tall and shallow: a bookcase, not a bed or a bench', () => {

@@ -5,6 +5,7 @@ import {
   toolsOf,
   type Book,
   type Group,
+  type Item,
   type Project,
   type ResolvedPart,
 } from '../project';
@@ -12,6 +13,7 @@ import {
   fitnessOf,
   materialOf,
   nameKey,
+  parseThickness,
   rankOf,
   worstOf,
   type Fitness,
@@ -116,6 +118,40 @@ export const unfitInPlan = (project: Project, book: Book, plan: Plan): Unfit[] =
   return unfitIn(planned, book).filter(
     ({ verdict, material, group }) => verdict === 'unfit' && groupsOf.get(nameKey(material))?.has(group),
   );
+};
+
+const isSize = ({ section: size, thickness }: ResolvedPart, section: string): boolean => {
+  if (size) return nameKey(size.name) === nameKey(section);
+  const read = parseThickness(section, 'in');
+  return read.ok && read.value === thickness;
+};
+
+/**
+ * What of projects a thing is not fit for, by its material and by what its section is wanted for there; null: nothing is
+ * known against it. A part that names other materials is not meant.
+ */
+export const unfitFor = (
+  { kind, section, material }: Pick<Item, 'kind' | 'section' | 'material'>,
+  projects: Project[],
+  book: Book,
+): Pick<Unfit, 'group' | 'material' | 'sentence'> | null => {
+  if (kind === 'hardware') return null;
+  const isOf = (name: string) => nameKey(name) === nameKey(material);
+  for (const project of projects) {
+    const { parts } = resolve(project, book.materials);
+    for (const group of madeNow(project)) {
+      const isWanted = parts.some(
+        (part) =>
+          part.groupId === group.id &&
+          part.kind === kind &&
+          isSize(part, section) &&
+          (part.materials.length === 0 || part.materials.some(isOf)),
+      );
+      const fitness = isWanted ? fitnessIn(material, group, project, book.materials) : null;
+      if (fitness?.verdict === 'unfit') return { group: group.name, material, sentence: fitness.sentence };
+    }
+  }
+  return null;
 };
 
 /** The materials that every size of some parts is sold in, in the order of the first. */

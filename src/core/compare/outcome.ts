@@ -1,9 +1,16 @@
-import { inThePieceOfAll, projectMoney, toolsToBuy, typedPriceLines, type ProjectMoney } from '../budget';
+import {
+  inThePieceOfAll,
+  projectMoney,
+  toolsToBuy,
+  typedPriceLines,
+  type ProjectMoney,
+  type TypedPriceLine,
+} from '../budget';
 import { hardwareKey } from '../hardwareKey';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
-import { lifeOf, materialOf, nameKey, woodWeight, type Fitness, type Life } from '../lumber';
+import { lifeOf, materialOf, nameKey, renewals, woodWeight, type Fitness, type Life } from '../lumber';
 import { fitnessIn, fitnessOfMade, isFinished } from './fit';
 
 /** What one way to do a project comes to: what a comparison shows of it. */
@@ -31,8 +38,10 @@ export interface Outcome {
   boards: number;
   /** Years until something must be replaced: a range, by rule of thumb; null: there is no wood. */
   life: Life | null;
-  /** At the till, by year of expected life: the least and the most. */
+  /** What it costs with its upkeep, by year of expected life: the least and the most. */
   perYear: { low: Minor; high: Minor } | null;
+  /** Outdoors its finish is put on again within that life, and is in the cost per year as often. */
+  isRenewed: boolean;
   fit: Fitness;
   /** What must be done to the wood before it is cut, or after. */
   preparation: string[];
@@ -51,20 +60,19 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   const made = madeOf(project, book, shown);
   const bought = boughtOf(project, shown);
   const finishes = finishItems(project);
-  const of = (kinds: string[], isFinishing: boolean): Minor =>
-    bought
-      .filter(({ kind, name }) => kinds.includes(kind) && finishes.has(hardwareKey(name)) === isFinishing)
-      .reduce((sum, { paid }) => sum + paid, 0);
-  const wood = of(['board', 'sheet'], false);
+  const of = (kinds: string[]): Minor =>
+    bought.filter(({ kind }) => kinds.includes(kind)).reduce((sum, { paid }) => sum + paid, 0);
+  const wood = of(['board', 'sheet']);
   const typed = typedPriceLines(project, book);
-  const typedFor = (isFinishing: boolean): Minor =>
-    typed
-      .filter(
-        ({ item, category }) => (category === 'finish' || finishes.has(hardwareKey(item))) === isFinishing,
-      )
-      .reduce((sum, { costWithTax }) => sum + costWithTax, 0);
-  const finish = of(['hardware'], true) + typedFor(true);
-  const hardware = of(['hardware'], false) + typedFor(false);
+  const coated = finishLines(bought, typed, finishes);
+  const finish = coated.reduce((sum, { paid }) => sum + paid, 0);
+  const isOutside = made.some(({ group: { exposure } }) => exposure === 'outdoors' || exposure === 'ground');
+  const coats = isOutside ? coated : [];
+  const kept = (years: number): Minor =>
+    Math.round(
+      (money.total + coats.reduce((sum, { name, paid }) => sum + paid * renewals(name, years), 0)) / years,
+    );
+  const hardware = of(['hardware']) + typed.reduce((sum, { costWithTax }) => sum + costWithTax, 0) - finish;
   const life = lifeOfMade(made, project, book);
   const offcuts = shown.layouts.flatMap(({ count, offcuts: left }) =>
     usefulOffcuts(left).map((offcut) => ({ count, length: Math.max(offcut.length, offcut.width) })),
@@ -87,7 +95,11 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
       .filter(({ kind }) => kind !== 'hardware')
       .reduce((sum, { qty, pack }) => sum + qty * pack, 0),
     life,
-    perYear: life && { low: Math.round(money.total / life.high), high: Math.round(money.total / life.low) },
+    perYear: life && {
+      low: Math.min(kept(life.high), kept(life.low)),
+      high: Math.max(kept(life.high), kept(life.low)),
+    },
+    isRenewed: life !== null && coats.some(({ name }) => renewals(name, life.high) > 0),
     fit: fitnessOfMade(made, project, book.materials),
     preparation: preparationOf(shown, made, project, book),
     stores: shown.stores.map(({ store }) => store),
@@ -151,6 +163,18 @@ const boughtOf = (project: Project, plan: Plan): Bought[] => [
       paid: keptMoney(line),
     })),
   ),
+];
+
+/** What is paid for each finish. */
+const finishLines = (
+  bought: Bought[],
+  typed: TypedPriceLine[],
+  finishes: ReadonlySet<string>,
+): { name: string; paid: Minor }[] => [
+  ...bought.filter(({ kind, name }) => kind === 'hardware' && finishes.has(hardwareKey(name))),
+  ...typed
+    .filter(({ item, category }) => category === 'finish' || finishes.has(hardwareKey(item)))
+    .map(({ item, costWithTax }) => ({ name: item, paid: costWithTax })),
 ];
 
 const finishItems = (project: Project): Set<string> =>

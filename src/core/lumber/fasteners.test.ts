@@ -1,5 +1,5 @@
 import { fromInches, fromMm } from '../units';
-import { fastenerFault, fastenerItem, fastenerLength, fastenersEach, type Fastening } from '.';
+import { besideBolt, fastenerFault, fastenerItem, fastenerLength, fastenersEach, type Fastening } from '.';
 
 const meeting = (first: number, second: number) => ({ first: fromInches(first), second: fromInches(second) });
 
@@ -45,4 +45,14 @@ test('what pokes through or does not hold is a sentence', () => {
 
 test('one for narrow pieces, two for most, three for wide ones', () => {
   expect([1.5, 3.5, 5.5, 7.25].map((width) => fastenersEach(fromInches(width)))).toEqual([1, 2, 2, 3]);
+});
+
+test('a bolt brings its nut and two washers, of its size and coating; a set is one line', () => {
+  expect(besideBolt('coated 3/8 bolt 3 1/2 in')).toEqual([
+    { item: 'coated 3/8 nut', each: 1 },
+    { item: 'coated 3/8 washer', each: 2 },
+  ]);
+  expect(besideBolt('M10 bolt 90 mm').map(({ item }) => item)).toEqual(['M10 nut', 'M10 washer']);
+  expect(besideBolt('3/8 bolt set 3 1/2 in')).toEqual([]);
+  expect(besideBolt('carriage bolt with nut 3/8 x 4')).toEqual([]);
 });

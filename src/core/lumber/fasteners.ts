@@ -133,6 +133,22 @@ export const fastenerItem = (
     : `${finish}${metricNoun} ${formatLength(length, 'mm')}`;
 };
 
+/** A tag that says that nut and washers are with the bolt. */
+const BOLT_SET = /\bsets?\b|\bnuts?\b|\bkit\b/i;
+/** The size of a bolt on its tag: `3/8`, `M10`. */
+const BOLT_SIZE = /\bM\d+\b|\b\d+\/\d+\b/i;
+
+/** What each bolt wants besides, by its tag: a nut and a washer at each side, of its size and coating; nothing where it is a set. */
+export const besideBolt = (item: string): { item: string; each: number }[] => {
+  if (BOLT_SET.test(item)) return [];
+  const finish = /coated|galvani\w*|stainless/i.exec(item)?.[0] ?? '';
+  const words = [finish, BOLT_SIZE.exec(item)?.[0] ?? ''].filter(Boolean);
+  return [
+    { item: [...words, 'nut'].join(' '), each: 1 },
+    { item: [...words, 'washer'].join(' '), each: 2 },
+  ];
+};
+
 /** Screws that hold one bracket: rule of thumb, from memory. */
 export const SCREWS_A_BRACKET = 4;
 

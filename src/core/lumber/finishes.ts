@@ -42,3 +42,11 @@ export const coverage = (name: string): SquareMm | null => {
   }
   return null;
 };
+
+/** Years until a finish outdoors is due again: paint and varnish five, stain and oil three. From memory; the label wins. */
+export const yearsBetweenCoats = (name: string): number =>
+  /\b(paint|varnish|spar|lacquer|(?:poly)?urethane)\b/i.test(name) ? 5 : 3;
+
+/** How often a finish is put on again until the wood is replaced, after so many years. */
+export const renewals = (name: string, years: number): number =>
+  Math.max(0, Math.ceil(years / yearsBetweenCoats(name)) - 1);

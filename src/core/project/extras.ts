@@ -40,20 +40,21 @@ export const weightOf = (part: ResolvedPart, own: OwnMaterials = NO_OWN): number
         own,
       );
 
-/** The surface of parts, by extra: of its group or of all, all faces or those that show. */
+/** The surface of parts, by extra: of its group or of all, all faces or those that show. What is glued shows on neither side. */
 export const surfaceFor = (extra: Extra, project: Project, parts: ResolvedPart[]): SquareMm => {
   const shows = new Map(
     project.groups.flatMap(({ options }) =>
       options.flatMap((option) => option.parts.map((part) => [part.id, part.shows ?? 'all'] as const)),
     ),
   );
-  return parts
+  const all = parts
     .filter(({ groupId }) => extra.groupId === null || groupId === extra.groupId)
     .reduce(
       (sum, part) =>
         sum + part.count * surface(part, extra.faces === 'all' ? 'all' : (shows.get(part.id) ?? 'all')),
       0,
     );
+  return extra.faces === 'all' ? all : Math.max(0, all - 2 * gluedArea(extra, project, parts));
 };
 
 /** Pieces whose lengths differ by less than this share lie along each other; others cross. A rule of thumb. */

@@ -4,6 +4,7 @@ export * from './item';
 export * from './groups';
 export * from './options';
 export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
+export { movedParts, movedWords } from './moved';
 export * from './rack';
 export * from './resolvedPart';
 export * from './resolve';

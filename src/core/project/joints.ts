@@ -1,5 +1,6 @@
 import { formatLength, parseLength, type Ticks } from '../units';
 import {
+  besideBolt,
   fastenerFault,
   fastenerFinish,
   fastenerItem,
@@ -91,7 +92,14 @@ export const resolveJoint = (
     id: joint.id,
     name: jointName(joint, option),
     groupId: group.id,
-    needs: [{ item, count }, ...(joint.how === 'bracket' ? [bracketScrew] : [])],
+    needs: [
+      { item, count },
+      ...(joint.how === 'bracket' ? [bracketScrew] : []),
+      ...(joint.how === 'bolt' ? besideBolt(item) : []).map((one) => ({
+        item: one.item,
+        count: one.each * count,
+      })),
+    ],
     length,
     meeting,
     finish,

@@ -37,6 +37,7 @@ import { Boards } from './Boards';
 import { CheaperWays } from './CheaperWays';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
+import { Needless } from './Needless';
 import { NotInSums, things, Unpriced, unpricedNeeds } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
@@ -172,6 +173,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
         />
       )}
       {shown ? <NotFit open={open} plan={shown} /> : null}
+      <Needless open={open} plan={plan} />
       <RackClaims open={open} />
       <Cautions cautions={cautions} />
       <OftenForgotten open={open} plan={plan} />

@@ -24,8 +24,13 @@ export const ROWS: CompareRow[] = [
   {
     key: 'year',
     label: 'A year of its life',
-    text: ({ perYear }, { currency }) =>
-      perYear ? `${formatMoney(perYear.low, currency)} to ${formatMoney(perYear.high, currency)}` : 'no wood',
+    text: ({ perYear, isRenewed, wantsFinish }, { currency }) =>
+      perYear
+        ? [
+            `${formatMoney(perYear.low, currency)} to ${formatMoney(perYear.high, currency)}`,
+            ...(isRenewed ? ['its finish put on again'] : wantsFinish ? ['without the finish it wants'] : []),
+          ].join(', ')
+        : 'no wood',
     cost: ({ perYear }) => (perYear ? perYear.low + perYear.high : 0),
   },
   { key: 'wood', label: 'Wood only', ...money(({ wood }) => wood) },

@@ -3,11 +3,11 @@ import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/hooks';
 import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
-import { VariableField } from './MeasuresBand';
+import { changeMeasure, VariableField } from './MeasuresBand';
 
 /** One measure: its name, which every formula follows, and what it is. */
 export const MeasureForm = ({
-  open: { project, dispatch, undo },
+  open,
   variableId,
   onClose,
 }: {
@@ -15,6 +15,7 @@ export const MeasureForm = ({
   variableId: string;
   onClose: () => void;
 }) => {
+  const { project, dispatch, undo } = open;
   const variable = project.variables.find(({ id }) => id === variableId);
   if (!variable) return null;
   const readName = (text: string): Result<string> => {
@@ -54,7 +55,7 @@ export const MeasureForm = ({
         project={project}
         variable={variable}
         label="What it is, or follows from"
-        onChange={(formula) => dispatch({ type: 'editVariable', variableId, fields: { formula } })}
+        onChange={(formula) => changeMeasure(open, variable, formula)}
       />
       <Text size="small" tone="soft">
         Formulas take measures by name, parts as leg.length, leg.width, leg.thickness or leg.count, sections

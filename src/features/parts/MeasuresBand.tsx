@@ -1,9 +1,18 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength, parseLength } from '@/core/units';
-import { freeVariableName, isDerived, valuesOf, type Project, type Variable } from '@/core/project';
+import {
+  freeVariableName,
+  isDerived,
+  movedParts,
+  movedWords,
+  valuesOf,
+  withChanges,
+  type Project,
+  type Variable,
+} from '@/core/project';
 import { ok, type Result } from '@/core/result';
-import { newId, type OpenProject } from '@/hooks';
+import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, FONTS, IconAction, ReadField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import type { Chosen } from './chosen';
 
@@ -116,7 +125,7 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
 };
 
 const OneField = ({
-  open: { project, dispatch },
+  open,
   variable,
   onChoose,
   hasFocus = false,
@@ -124,12 +133,10 @@ const OneField = ({
   <View style={styles.one}>
     <View style={styles.input}>
       <VariableField
-        project={project}
+        project={open.project}
         variable={variable}
         autoFocus={hasFocus}
-        onChange={(formula) =>
-          dispatch({ type: 'editVariable', variableId: variable.id, fields: { formula } })
-        }
+        onChange={(formula) => changeMeasure(open, variable, formula)}
       />
     </View>
     <IconAction
@@ -139,6 +146,18 @@ const OneField = ({
     />
   </View>
 );
+
+/** A measure becomes another, and what moved with it is told. */
+export const changeMeasure = (
+  { project, book, dispatch, undo }: OpenProject,
+  variable: Variable,
+  formula: string,
+): void => {
+  const change = { type: 'editVariable' as const, variableId: variable.id, fields: { formula } };
+  const text = movedWords(movedParts(project, withChanges(project, [change]), book.materials));
+  dispatch(change);
+  if (text !== '') notify({ text, action: { label: 'Undo', run: undo } });
+};
 
 /** What a measure comes to, as people read it. */
 export const shownValue = (project: Project, variable: Variable): string => {

@@ -1,11 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { formatDay, formatTag, symbol } from '@/core/units';
-import { asCompared, isStale, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
+import { formatTag, symbol } from '@/core/units';
+import { asCompared, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
 import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/hooks';
-import { Button, Choice, TextField, useColors, useIsWide, Text } from '@/ui';
+import { Button, Choice, TextField, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
   doubtAbout,
@@ -18,6 +18,8 @@ import {
   type Visit,
 } from './aisle';
 import { AisleList } from './AisleList';
+import { AskHead } from './AskHead';
+import { OutlierAlert, QuickAnswers } from './QuickAnswers';
 import type { PriceBookView } from './priceBookView';
 import { PriceKeys } from './PriceKeys';
 import { asSold } from './words';
@@ -194,29 +196,6 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   );
 };
 
-/** What is asked for, what it was last, and where it is cheapest. */
-const AskHead = ({ desk, ask, storeId }: { desk: Props['desk']; ask: Ask; storeId: string }) => {
-  const last = lastPrice(ask);
-  const lastDay = ask.last ? newestOf(ask.last).date : null;
-  const age = lastDay
-    ? `, ${formatDay(lastDay)}${isStale(lastDay, desk.today, desk.staleAfter) ? ' (old)' : ''}`
-    : '';
-  const before =
-    last && ask.last
-      ? `last ${asSold({ ...last, pack: ask.last.pack, minQty: 1 }, desk.currency)}${age}`
-      : 'never seen here';
-  return (
-    <View>
-      <Text size="title">{tagName(ask.item)}</Text>
-      <Text size="small" tone="soft">
-        {[`for ${ask.for.join(', ')}`, before, cheapestElsewhere(desk, ask, storeId)]
-          .filter(Boolean)
-          .join(' · ')}
-      </Text>
-    </View>
-  );
-};
-
 /** What comes after, to look out for; and the way back to the last one. */
 const Upcoming = ({
   asks,
@@ -262,22 +241,6 @@ const Upcoming = ({
   );
 };
 
-/** `$3.75 at Harrow Lumber`: the least that the same thing costs elsewhere, as sold. */
-const cheapestElsewhere = ({ offers, book, currency }: PriceBookView, ask: Ask, storeId: string): string => {
-  const itemKeyOf = ask.last?.itemKey;
-  const others = offers
-    .filter(
-      (offer) =>
-        offer.storeId !== storeId &&
-        offer.available !== 0 &&
-        (itemKeyOf ? offer.itemKey === itemKeyOf : offer.name === tagName(ask.item)),
-    )
-    .sort((a, b) => (a.tiers[0]?.unitPrice ?? 0) / a.pack - (b.tiers[0]?.unitPrice ?? 0) / b.pack);
-  const [best] = others;
-  if (!best) return '';
-  return `${asSold(newestOf(best), currency)} at ${book.stores[best.storeId]?.name ?? ''}`;
-};
-
 const comparison = (
   read: Omit<Price, 'id' | 'storeId'>,
   { unit, currency, stores }: PriceBookView,
@@ -292,81 +255,6 @@ const comparison = (
   return offer ? asCompared(offer, unit, currency) : '';
 };
 
-/** What is said of a thing at the shelf with one touch. */
-const QuickAnswers = ({
-  last,
-  isKnown,
-  onSame,
-  onOut,
-  onPass,
-  onNext,
-}: {
-  /** The price of last time, in words. */
-  last: string | null;
-  isKnown: boolean;
-  onSame: () => void;
-  onOut: () => void;
-  onPass: () => void;
-  onNext: (() => void) | null;
-}) => {
-  const colors = useColors();
-  return (
-    <View style={[styles.quick, { borderColor: colors.hairline }]}>
-      {last ? (
-        <Button mode="outlined" compact onPress={onSame} accessibilityLabel={`Same as last time, ${last}`}>
-          Same as last
-        </Button>
-      ) : null}
-      {isKnown ? (
-        <Button mode="outlined" compact onPress={onOut}>
-          Out of stock
-        </Button>
-      ) : null}
-      <Button mode="outlined" compact onPress={onPass}>
-        {isKnown ? 'Pass' : 'Not here'}
-      </Button>
-      {onNext ? (
-        <Button mode="contained" onPress={onNext}>
-          Next
-        </Button>
-      ) : null}
-    </View>
-  );
-};
-
-/** A price far off what was seen before is asked about. */
-const OutlierAlert = ({
-  outlier,
-  sold,
-  currency,
-  onYes,
-  onAgain,
-}: {
-  outlier: PriceOutlier;
-  sold: string;
-  currency: string;
-  onYes: () => void;
-  onAgain: () => void;
-}) => {
-  const colors = useColors();
-  return (
-    <View style={[styles.doubt, { borderColor: colors.red }]} role="alert">
-      <Text>
-        Really {sold}? {outlier.against === 'last' ? 'The last was' : 'By its neighbours it would be about'}{' '}
-        {formatTag(Math.round(outlier.expected / 10_000) * 10_000, currency)}.
-      </Text>
-      <View style={styles.line}>
-        <Button mode="contained" onPress={onYes}>
-          Yes, it is
-        </Button>
-        <Button mode="outlined" onPress={onAgain}>
-          Type it again
-        </Button>
-      </View>
-    </View>
-  );
-};
-
 const styles = StyleSheet.create({
   column: { flex: 1 },
   grow: { flex: 1 },
@@ -375,14 +263,5 @@ const styles = StyleSheet.create({
   line: { flexDirection: 'row', gap: 10, alignItems: 'flex-start', flexWrap: 'wrap' },
   price: { flexGrow: 1, flexBasis: 150 },
   measure: { flexGrow: 1, flexBasis: 110 },
-  doubt: { borderLeftWidth: 3, paddingLeft: 12, gap: 8 },
   next: { justifyContent: 'flex-start' },
-  quick: {
-    flexDirection: 'row',
-    gap: 8,
-    padding: 8,
-    paddingHorizontal: 16,
-    borderTopWidth: 1,
-    flexWrap: 'wrap',
-  },
 });
