@@ -151,6 +151,36 @@ for (const [name, size] of [
     expect(complaints).toEqual([]);
     await context.close();
   });
+
+  test(`on ${name} of one leftover in two plans a touch says who has it, and the other is planned without`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(30_000);
+    await page.goto(`${at.site.address}/rack`);
+    await page.getByLabel(/^Put on the rack/).fill('1 1x3 47 poplar');
+    await page.keyboard.press('Enter');
+    await page
+      .getByRole('list', { name: 'On the rack' })
+      .getByText(/poplar/)
+      .waitFor();
+    for (const project of ['Arbour', 'Porch shelf']) {
+      await newProject(page, project, ['1 1x3 46 lath, poplar', '4 coat hooks']);
+      await page.getByRole('link', { name: 'Buy', exact: true }).click();
+      await page.getByRole('heading', { name: '$0.00 to buy' }).waitFor();
+      // Nothing is in its plan that has a price: it is kept with the project, and met by the other.
+      await page.getByText(/without 1 thing that has no price yet\.$/).waitFor();
+    }
+    await page.getByText(/poplar from the rack is in the plan of Arbour too\. Who has it\?$/).waitFor();
+    await page.getByRole('button', { name: 'Keep it here' }).click();
+    await page.getByText(/is in the plan of Arbour too/).waitFor({ state: 'detached' });
+    await page.goto(`${at.site.address}/rack`);
+    await page.getByText('1 kept for Porch shelf').waitFor();
+    await page.goto(at.site.address);
+    await page.getByText('Arbour', { exact: true }).first().click();
+    await page.getByRole('link', { name: 'Buy', exact: true }).click();
+    await page.getByText(/without 2 things that have no price yet\.$/).waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
 }
 
 test('a price book and settings that cannot be read are told, lie aside, and can be saved as they were', async () => {

@@ -4,7 +4,7 @@ import { proxy } from 'comlink';
 import type { BreakEven, Proposal, Saving } from '@/core/compare';
 import { freshMaterials } from '@/core/compare/breakEven';
 import type { Minor } from '@/core/units';
-import type { Plan } from '@/core/plan';
+import { shownPlan, type Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
 import { DERIVED } from './plans';
@@ -109,7 +109,7 @@ export const useWaysToSave = (request: PlanRequest, base: Plan | null): WaysView
   const soFar = ['ways so far', ...key];
   const { data, isFetching } = useQuery({
     queryKey: ['ways', ...key],
-    enabled: base !== null && base.status !== 'infeasible',
+    enabled: shownPlan(base) !== null,
     queryFn: ({ signal }) =>
       services().pool.run('long', RANKS.ways, signal, (planner) => {
         const found = new Map<string, Saving>();

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { skipToken, useQueries, useQuery } from '@tanstack/react-query';
 import { projectMoney, type ProjectMoney } from '@/core/budget';
-import { bestOf, planCost, shownPlan, type Plan } from '@/core/plan';
+import { bestOf, planCost, shownBeside, shownPlan, type Plan } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
 import type { Minor } from '@/core/units';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
@@ -112,7 +112,7 @@ export interface SeveralView {
 }
 
 /** Plans for several of a project at once, each as soon as it is there: what was bought for one serves them all. */
-export const useSeveral = (project: Project, book: Book, counts: number[]): SeveralView[] => {
+export const useSeveral = ({ project, book, plan: now }: PlannedProject, counts: number[]): SeveralView[] => {
   const requests = counts.map((builds) => planRequest({ ...project, builds }, book));
   const first = useQueries({
     queries: requests.map((request) => ({
@@ -125,17 +125,16 @@ export const useSeveral = (project: Project, book: Book, counts: number[]): Seve
     queries: requests.map((request, index) => ({
       queryKey: ['best', request.key],
       queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.search(request, signal),
-      enabled: first[index]?.data?.status === 'bounded',
+      enabled: shownPlan(first[index]?.data ?? null)?.status === 'bounded',
       ...DERIVED,
     })),
   });
   return counts.map((builds, index) => {
-    const plan = bestOf(first[index]?.data ?? null, best[index]?.data);
-    const isMade = plan !== null && plan.status !== 'infeasible';
+    const plan = shownBeside(bestOf(first[index]?.data ?? null, best[index]?.data), now);
     return {
       builds,
-      total: isMade ? projectMoney({ ...project, builds }, book, plan).total : null,
-      above: isMade && best[index]?.data ? plan.total - plan.lowerBound : null,
+      total: plan ? projectMoney({ ...project, builds }, book, plan).total : null,
+      above: plan && best[index]?.data ? plan.total - plan.lowerBound : null,
       isPlanning: (first[index]?.isFetching ?? false) || (best[index]?.isFetching ?? false),
     };
   });

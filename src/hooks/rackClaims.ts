@@ -28,5 +28,5 @@ export const useRackClaims = ({ project, book, plan }: PlannedProject): RackClai
     structuralSharing: false,
     retry: false,
   });
-  return data ? rackClaims(rack, plan.rest ?? plan, data) : [];
+  return data ? rackClaims(rack, { id: project.id, plan }, data) : [];
 };

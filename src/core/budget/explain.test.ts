@@ -16,6 +16,8 @@ import {
   explanationText,
   type Explanation,
 } from './explain';
+import { costsNow, explainAllIn, explainGroup, explainInPiece } from './explainCosts';
+import { ledgerOf, totalsBy } from './ledger';
 import { projectMoney } from './money';
 
 /** The leaves of an explanation, from the first. */
@@ -40,6 +42,17 @@ const expectTrue = (project: Project, book: Book): void => {
   ]);
   expect(leavesOfExplanation(total).reduce((sum, one) => sum + one.sum, 0)).toBe(money.total);
   expectWhole(total);
+  const costs = costsNow(project, book, plan);
+  for (const [explained, sum] of [
+    [explainInPiece(project, book, plan), costs.inPiece],
+    [explainAllIn(project, book, plan), costs.allIn],
+  ] as const) {
+    expect([explained.label, explained.sum]).toEqual([explained.label, sum]);
+    expectWhole(explained);
+  }
+  const entries = ledgerOf(project);
+  for (const { key, paid } of totalsBy(entries, 'store'))
+    expect(explainGroup(entries, 'store', key).sum).toBe(paid);
   const left = explainLeft(project, book, plan);
   expect(left?.sum ?? null).toBe(money.left);
   expectWhole(left);
@@ -51,6 +64,14 @@ test.each(['compost-station', 'record-shelf', 'sandpit'])(
     const { project, book } = must(readProjectFile(readFileSync(`demo/${name}.billet.json`, 'utf8'), name));
     expectTrue(project, book);
     expectTrue({ ...project, builds: 2, target: null }, book);
+    const work = {
+      hours: 3,
+      rate: 1500,
+      beside: 700,
+      travel: { distance: 12, unit: 'km' as const, rate: 30 },
+    };
+    const tools = [{ id: 't', name: 'Saw', price: 9000, charge: { way: 'spread' as const, over: 4 } }];
+    expectTrue({ ...project, work: { ...work, tools } }, book);
   },
 );
 

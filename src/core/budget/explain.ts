@@ -16,21 +16,24 @@ export interface Explanation {
   parts: Explanation[];
 }
 
-const of = (label: string, parts: Explanation[], note = ''): Explanation => ({
+/** A sum with the parts that it adds up. */
+export const sumOf = (label: string, parts: Explanation[], note = ''): Explanation => ({
   label,
   sum: parts.reduce((sum, part) => sum + part.sum, 0),
   note,
   parts,
 });
 
-const leaf = (label: string, sum: Minor, note = ''): Explanation => ({ label, sum, note, parts: [] });
+/** A sum with nothing beneath it. */
+export const leaf = (label: string, sum: Minor, note = ''): Explanation => ({ label, sum, note, parts: [] });
 
-const some = (...parts: (Explanation | null)[]): Explanation[] =>
+/** Of some parts those that come to anything. */
+export const some = (...parts: (Explanation | null)[]): Explanation[] =>
   parts.filter((part) => part !== null && part.sum !== 0) as Explanation[];
 
 /** What a project comes to: what was paid, receipt by receipt, and what is to buy, store by store. */
 export const explainTotal = (project: Project, book: Book, plan: Plan | null): Explanation =>
-  of('In all', [explainSpent(project), explainToBuy(project, book, plan)]);
+  sumOf('In all', [explainSpent(project), explainToBuy(project, book, plan)]);
 
 /** What the target leaves: the target, less all that is spent, to buy and held back. Null without a target. */
 export const explainLeft = (project: Project, book: Book, plan: Plan | null): Explanation | null => {
@@ -42,7 +45,7 @@ export const explainLeft = (project: Project, book: Book, plan: Plan | null): Ex
     note,
     parts: parts.map(less),
   });
-  return of('Left of the target', [
+  return sumOf('Left of the target', [
     leaf('The target', target),
     less(explainSpent(project)),
     less(explainToBuy(project, book, plan)),
@@ -53,17 +56,18 @@ export const explainLeft = (project: Project, book: Book, plan: Plan | null): Ex
 /** What was paid: every purchase with its lines, what was taken back, its trip and shipping. */
 export const explainSpent = (project: Project): Explanation => {
   const entries = ledgerOf(project);
-  return of(
+  return sumOf(
     'Spent',
     project.purchases.map(({ id, store, date, isOpen }) => {
       const own = entries.filter(({ purchaseId }) => purchaseId === id);
-      return of(`${store}, ${formatDay(date)}`, own.map(explainEntry), isOpen ? 'In the cart.' : '');
+      return sumOf(`${store}, ${formatDay(date)}`, own.map(explainEntry), isOpen ? 'In the cart.' : '');
     }),
     project.purchases.length === 0 ? 'Nothing was bought yet.' : 'As it was paid: no later price moves it.',
   );
 };
 
-const explainEntry = (entry: Entry): Explanation => {
+/** One line of the ledger. */
+export const explainEntry = (entry: Entry): Explanation => {
   const { kind, item, quantity, tax, note, share, date } = entry;
   return leaf(
     kind === 'bought' || kind === 'returned' ? `${Math.abs(quantity)} × ${item}` : item,
@@ -86,7 +90,7 @@ export const explainToBuy = (project: Project, book: Book, plan: Plan | null): E
   const typed = typedPriceLines(project, book).map(({ item, quantity, costWithTax }) =>
     leaf(`${quantity} × ${item}`, costWithTax, 'At the price that was typed for it, with tax.'),
   );
-  return of(
+  return sumOf(
     'To buy',
     [
       ...(shown?.stores ?? []).map((store) => explainStore(store.storeId, project, book, shown)),
@@ -97,7 +101,7 @@ export const explainToBuy = (project: Project, book: Book, plan: Plan | null): E
             shown.committedShipping,
             'For what was bought already: the order is not large enough to be sent free.',
           ),
-        of('Anywhere', typed),
+        sumOf('Anywhere', typed),
       ),
     ],
     plan === null
@@ -124,7 +128,7 @@ export const explainStore = (
     .reduce((sum, { storeCuts, count }) => sum + storeCuts.length * count, 0);
   const rate =
     store && cost && cost.tax !== 0 ? taxAt({ ...store, taxRate: store.taxRate ?? null }, settings) : 0;
-  return of(
+  return sumOf(
     cost?.store ?? store?.name ?? '',
     [
       ...buys.map((buy) => explainBuy(buy, book, plan?.currency ?? '')),

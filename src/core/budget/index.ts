@@ -12,5 +12,16 @@ export * from './lineEdits';
 export * from './costs';
 export * from './overTime';
 export * from './baseline';
-export * from './explain';
+export {
+  explainBuy,
+  explainLeft,
+  explainSpent,
+  explainStore,
+  explainToBuy,
+  explainTotal,
+  explainVerdict,
+  explanationText,
+  type Explanation,
+} from './explain';
+export * from './explainCosts';
 export { aislesOf, aislesWith } from '../project';

@@ -149,6 +149,9 @@ const KEYS: Record<Grouping, (entry: Entry) => string> = {
   item: ({ item }) => item,
 };
 
+/** The heading under which an entry goes. */
+export const groupKey = (entry: Entry, grouping: Grouping): string => KEYS[grouping](entry);
+
 /** Sums of some entries by one of their sides, the largest first. Whole minor units: no order of entry changes a sum. */
 export const totalsBy = (
   entries: Entry[],

@@ -1,6 +1,6 @@
 import { projectMoney } from '../budget';
 import { toMicros, toMinor, type Minor } from '../units';
-import { shownPlan, type Plan } from '../plan';
+import { shownBeside, shownPlan, type Plan } from '../plan';
 import { offerAt } from '../pricing';
 import type { Book, Project } from '../project';
 import { familyOf, materialOf, nameKey } from '../lumber';
@@ -43,13 +43,13 @@ export const breakEven = (
     .filter(({ material }) => keys.has(nameKey(material)))
     .sort((a, b) => b.qty * b.length - a.qty * a.length);
   const offer = most && offerAt(book, most.offerKey);
-  if (!most || !offer || plan.status === 'infeasible') return null;
+  if (!most || !offer) return null;
   const cent = toMicros(1, project.currency);
   const moved = new Set(offer.tiers.map(({ price }) => price.id));
   const at = (share: number): { total: Minor; slope: number } | null => {
     const held = atShare(book, moved, share);
     const made = share === 1 ? plan : planWith(project, held);
-    if (!made || made.status === 'infeasible') return null;
+    if (!made || !shownBeside(made, plan)) return null;
     const paid = (shownPlan(made)?.buys ?? []).filter(({ offerKey }) => offerKey === most.offerKey);
     return {
       total: projectMoney(project, held, made).total,

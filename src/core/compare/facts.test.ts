@@ -283,3 +283,34 @@ test('tall is what is tall and shallow: a bookcase, not a bed or a bench', () =>
   expect(tall('Post,4,4x4,36,,board\nSide rail,2,2x6,80,,board\nEnd rail,2,2x6,54,,board')).toBe(0);
   expect(tall('Leg,4,2x4,39,,board\nLong rail,2,2x4,40,,board\nShort rail,2,2x4,18,,board')).toBe(0);
 });
+
+test('a thing without a price hides no way to save, and a way that loses a price is none', () => {
+  const given = fromCsv({
+    parts: [
+      'part,kind,qty,section,length,material,item',
+      'Rail,board,10,2x4,90,premium|stud,',
+      'Hook,hardware,8,,,,hook',
+      'Cap,hardware,4,,,,cap',
+    ].join('\n'),
+    prices: [
+      'store,item,kind,section,length,material,price,unit',
+      "Yard,,board,2x4,8',premium,6,",
+      "Yard,,board,2x4,8',stud,5,",
+      'Mill,cap,hardware,,,,2,each',
+      "Mill,,board,2x4,8',stud,3,",
+    ].join('\n'),
+    stores: { Mill: { trip: 500 } },
+  });
+  const { project, book } = given;
+  const plan = planOf(project, book);
+  expect(plan.status).toBe('infeasible');
+  // Ten at 3, four caps, and the trip: all but the hooks.
+  expect(projectMoney(project, book, plan).total).toBe(3000 + 800 + 500);
+  const later = waysOf({ project: { ...project, target: 1 }, book });
+  expect(later.length).toBeGreaterThan(0);
+  for (const way of later) {
+    expect(way.saves).toBe(way.isForEach ? Math.floor(4300 - way.total / 2) : 4300 - way.total);
+    // None saves by what it cannot buy any more.
+    expect(way.plan.problems.flatMap(({ part }) => part)).toEqual(['Hook']);
+  }
+});

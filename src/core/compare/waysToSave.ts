@@ -1,7 +1,7 @@
 import { projectMoney } from '../budget';
 import { groupBy } from '../groupBy';
 import type { Minor } from '../units';
-import { planInput, shownPlan, type Plan } from '../plan';
+import { planInput, shownBeside, type Plan } from '../plan';
 import { firstPlan } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
@@ -54,8 +54,8 @@ export const waysToSave = (
   for (const candidate of candidatesFor(project, book)) {
     if (isOver()) break;
     const made = withChanges(project, candidate.changes);
-    const first = firstPlan(planInput(made, book));
-    if (first.status === 'infeasible') continue;
+    const first = shownBeside(firstPlan(planInput(made, book)), base);
+    if (!first) continue;
     const floor = costs(made, { ...first, total: first.lowerBound });
     if (lessBy(made, floor) > 0) likely.push({ candidate, made, quick: -lessBy(made, costs(made, first)) });
   }
@@ -63,7 +63,7 @@ export const waysToSave = (
   for (const { candidate, made } of inTurn(likely)) {
     if (isOver()) return;
     const plan = planWith(made, book);
-    if (!plan || !shownPlan(plan) || plan.status === 'infeasible') continue;
+    if (!plan || !shownBeside(plan, base)) continue;
     const total = costs(made, plan);
     const saves = lessBy(made, total);
     // Of one dimension only the step that saves most.

@@ -3,6 +3,7 @@ import { continuePlan, type PreviousPlan } from './continuePlan';
 import { checkPlan, type CheckAgainst } from './check';
 import { firstPlan } from './firstPlan';
 import type { PlanInput } from './inputTypes';
+import { isSameLack } from './lack';
 import { planCost, shownPlan, type Plan } from '../cutting/model';
 
 /**
@@ -23,15 +24,6 @@ export const checkedPlan = (
   const whole = first.status === 'infeasible' ? { ...first, rest: continued } : continued;
   return checkPlan(whole, against).length === 0 ? whole : first;
 };
-
-/** Whether two plans leave out the same parts. */
-const isSameLack = (a: Plan, b: Plan): boolean => lackOf(a) === lackOf(b);
-
-const lackOf = ({ problems }: Plan): string =>
-  problems
-    .flatMap(({ partIds }) => partIds)
-    .sort()
-    .join();
 
 const checked = (plan: Plan, against: CheckAgainst): Plan => {
   const [fault] = checkPlan(plan, against);

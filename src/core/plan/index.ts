@@ -9,6 +9,7 @@ export type { PreviousPlan } from './continuePlan';
 export { refusedPlan } from './refusedPlan';
 export type { CheckAgainst, PlanToCheck } from '../cutting/verify';
 export type { Progress } from '../cutting/solver';
+export { isSameLack, shownBeside } from './lack';
 export { thing } from './problems';
 export { proofTerms } from './proof';
 export { faceOf, sidesOf, thicknessOf, usefulOffcuts } from './outline';

@@ -1,6 +1,6 @@
 import { applyToBook, measure, type RackEntry } from '../project';
 import { fromCsv } from '../testing';
-import { keepForBegun, planInput, rackClaims } from '.';
+import { keepForBegun, planInput, rackClaims, type Plan } from '.';
 import { firstPlan } from './planner';
 
 const entry = (quantity: number): RackEntry => ({
@@ -24,20 +24,25 @@ const planOn = (rack: RackEntry, parts = 'part,qty,section,length\nRail,1,2x4,46
   return firstPlan(planInput(project, { ...book, rack: { a: rack } }));
 };
 
+const at = (plan: Plan) => ({ id: 'here', plan });
+
 test('one leftover in the plans of two projects is promised twice; two of it are not', () => {
   const one = entry(1);
   const others = [{ id: 's', name: 'Shelf', plan: planOn(one) }];
-  expect(rackClaims([one], planOn(one), others)).toEqual([
+  expect(rackClaims([one], at(planOn(one)), others)).toEqual([
     { entry: one, wanted: 1, others: [{ id: 's', name: 'Shelf', count: 1 }] },
   ]);
+  // Kept for one of the two, it is asked about no more.
+  for (const id of ['here', 's'])
+    expect(rackClaims([{ ...one, keptFor: { [id]: 1 } }], at(planOn(one)), others)).toEqual([]);
   const two = entry(2);
-  expect(rackClaims([two], planOn(two), others)).toEqual([]);
+  expect(rackClaims([two], at(planOn(two)), others)).toEqual([]);
 });
 
 test('what the plan at hand does not cut is no matter of it', () => {
   const one = entry(1);
   const long = planOn(one, 'part,qty,section,length\nPost,1,2x4,90');
-  expect(rackClaims([one], long, [{ id: 's', name: 'Shelf', plan: planOn(one) }])).toEqual([]);
+  expect(rackClaims([one], at(long), [{ id: 's', name: 'Shelf', plan: planOn(one) }])).toEqual([]);
 });
 
 test('a project that is begun keeps what its plan cuts; the plan of another does without it', () => {

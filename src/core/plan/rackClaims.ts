@@ -12,6 +12,8 @@ export interface RackClaim {
   others: { id: string; name: string; count: number }[];
 }
 
+const shown = (plan: Plan): Plan => plan.rest ?? plan;
+
 /** How many boards or sheets of an entry a plan cuts. */
 const cutFrom = (plan: Plan, { item }: RackEntry): number =>
   plan.layouts
@@ -30,22 +32,26 @@ const cutFrom = (plan: Plan, { item }: RackEntry): number =>
 export const rackUse = (plan: Plan, rack: RackEntry[]): Record<string, number> =>
   Object.fromEntries(
     rack.flatMap((entry) => {
-      const count = cutFrom(plan.rest ?? plan, entry);
+      const count = cutFrom(shown(plan), entry);
       return count > 0 ? [[entry.id, count]] : [];
     }),
   );
 
-/** What of the rack is promised twice: by the plan at hand, and by those of other projects. */
+/**
+ * What of the rack is promised twice: by the plan of the project at hand, and by those of others. What is kept for one is no
+ * longer asked about.
+ */
 export const rackClaims = (
   rack: RackEntry[],
-  plan: Plan,
+  { id: own, plan }: { id: string; plan: Plan },
   others: { id: string; name: string; plan: Plan }[],
 ): RackClaim[] =>
   rack.flatMap((entry): RackClaim[] => {
-    const wanted = cutFrom(plan, entry);
-    if (wanted === 0) return [];
+    const kept = (id: string) => entry.keptFor?.[id] ?? 0;
+    const wanted = cutFrom(shown(plan), entry);
+    if (wanted <= kept(own)) return [];
     const claimed = others
-      .map(({ id, name, plan: of }) => ({ id, name, count: cutFrom(of.rest ?? of, entry) }))
+      .map(({ id, name, plan: of }) => ({ id, name, count: cutFrom(shown(of), entry) - kept(id) }))
       .filter(({ count }) => count > 0);
     const all = claimed.reduce((sum, { count }) => sum + count, wanted);
     return all > rackPieces(entry) ? [{ entry, wanted, others: claimed }] : [];

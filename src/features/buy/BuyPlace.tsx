@@ -190,10 +190,10 @@ const Buy = ({ open }: { open: PlannedProject }) => {
               Something else to buy
             </Button>
           </View>
-          {plan.status === 'infeasible' ? null : (
+          {shown === null ? null : (
             <>
               <CheaperWays open={open} isIdle={isSettled} />
-              <LeftOver open={open} plan={plan} />
+              {plan.status === 'infeasible' ? null : <LeftOver open={open} plan={plan} />}
               <Several open={open} />
             </>
           )}

@@ -6,7 +6,7 @@ import { unfitInPlan, type Unfit } from '@/core/compare/fit';
 import { fittingWay, type FittingWay } from '@/core/compare/fitting';
 import { capital } from '@/core/capital';
 import { formatMoney } from '@/core/units';
-import type { Plan } from '@/core/plan';
+import { shownBeside, type Plan } from '@/core/plan';
 import { takeWay, useAlternatives, type AlternativeView, type PlannedProject } from '@/hooks';
 import { Button, Icon, Row, Text, useColors } from '@/ui';
 
@@ -46,9 +46,9 @@ const Told = ({
   view: AlternativeView | undefined;
   open: PlannedProject;
 }) => {
-  const { project, book, money } = open;
+  const { project, book, money, plan } = open;
   const colors = useColors();
-  const isMade = view?.plan && view.plan.status !== 'infeasible';
+  const isMade = view?.plan && shownBeside(view.plan, plan);
   const more = isMade ? projectMoney(view.made, book, view.plan).total - money.total : null;
   const take = () => {
     if (way) takeWay(open, { ...way, plan: view?.plan ?? null }, `${way.name}.`);

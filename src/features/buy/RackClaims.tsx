@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { rackUse, type RackClaim } from '@/core/plan';
+import { rackUse, shownPlan, type RackClaim } from '@/core/plan';
 import { keptElsewhere, rackName, type RackEntry } from '@/core/project';
 import { notify, useProjects, useRackClaims, type PlannedProject } from '@/hooks';
 import { Button, Icon, Row, Text, useColors } from '@/ui';
@@ -29,7 +29,7 @@ export const RackClaims = ({ open }: { open: PlannedProject }) => {
       action: { label: 'Undo', run: undo },
     });
   };
-  const wanted = new Set(plan.layouts.map(({ section }) => section));
+  const wanted = new Set((shownPlan(plan)?.layouts ?? []).map(({ section }) => section));
   const kept = project.leavesRack
     ? []
     : keptElsewhere(Object.values(book.rack ?? {}), project.id).filter(({ item }) =>

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatMoney } from '@/core/units';
-import { useSeveral, type OpenProject } from '@/hooks';
+import { useSeveral, type PlannedProject } from '@/hooks';
 
 import { SectionHeader, Button, Row, Text } from '@/ui';
 
 /** What one piece of work costs when several are built at once: longer boards and whole packs are used up better. */
-export const Several = ({ open }: { open: OpenProject }) => {
+export const Several = ({ open }: { open: PlannedProject }) => {
   const [isOpen, setIsOpen] = useState(false);
   if (!isOpen)
     return (
@@ -21,14 +21,18 @@ export const Several = ({ open }: { open: OpenProject }) => {
 
 const COUNTS = [1, 2, 3, 4, 6];
 
-const Table = ({ open: { project, book } }: { open: OpenProject }) => {
-  const several = useSeveral(project, book, COUNTS);
+const Table = ({ open }: { open: PlannedProject }) => {
+  const { project, plan } = open;
+  const several = useSeveral(open, COUNTS);
   const money = (sum: number) => formatMoney(Math.round(sum), project.currency);
   const known = several.flatMap(({ total, builds }) => (total === null ? [] : [total / builds]));
   const least = Math.min(...known);
   return (
     <View role="region" aria-label="Build several">
-      <SectionHeader title="Build several" note="cost of each, planned together" />
+      <SectionHeader
+        title="Build several"
+        note={`cost of each, planned together${plan.problems.length > 0 ? ', without what has no price yet' : ''}`}
+      />
       {several.map(({ builds, total, above, isPlanning }) => {
         const each = total === null ? null : total / builds;
         const proofOf = (gap: number | null) =>

@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
 import { groupBy } from '@/core/groupBy';
+import { shownPlan } from '@/core/plan';
 import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
@@ -159,13 +160,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
           </Text>
         </>
       ) : shown === 'save' ? (
-        <Ways
-          view={ways}
-          isWhole={plan.status !== 'infeasible'}
-          project={project}
-          onTry={tryIt}
-          onTake={take}
-        />
+        <Ways view={ways} isWhole={shownPlan(plan) !== null} project={project} onTry={tryIt} onTake={take} />
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
-import { shownPlan, type Plan } from '@/core/plan';
+import { isSameLack, shownPlan, type Plan } from '@/core/plan';
 import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
 import { useAlternatives, useBreakEvens, type PlannedProject } from '@/hooks';
 
@@ -60,7 +60,7 @@ export const useColumns = (open: PlannedProject, alternatives: Alternative[]): C
         alternative,
         made,
         plan,
-        outcome: lackOf(plan) === lackOf(now) ? outcomeKept(made, book, plan) : null,
+        outcome: plan && isSameLack(plan, now) ? outcomeKept(made, book, plan) : null,
         isPlanning,
         breakEven: evens[alternative.id] ?? null,
         sameAs: null,
@@ -91,15 +91,6 @@ const signatureOf = ({ outcome, plan }: Column): string | null => {
   const buys = shown.buys.map(({ offerKey, qty }) => `${offerKey} ${qty}`).sort();
   return JSON.stringify([outcome.atTill, outcome.fit.verdict, outcome.life, buys]);
 };
-
-/** What a plan leaves out, as far as that goes: sums that lack the same can be held against each other. */
-const lackOf = (plan: Plan | null): string =>
-  plan?.status === 'infeasible'
-    ? plan.problems
-        .flatMap(({ partIds }) => partIds)
-        .sort()
-        .join()
-    : '';
 
 const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();
 

@@ -1,40 +1,38 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { costsOf, eachOf, inThePieceOfAll, toolsToBuy, type Costs, type ProjectMoney } from '@/core/budget';
+import { costsNow, eachOf, explainAllIn, explainInPiece, explainTotal, type Costs } from '@/core/budget';
 import { formatMoney } from '@/core/units';
-import { shownPlan, type Plan } from '@/core/plan';
+import type { Plan } from '@/core/plan';
 import type { Work } from '@/core/project';
 import type { OpenProject } from '@/hooks';
 import { SectionHeader, Button, SumRow } from '@/ui';
-import { WorkFields } from '@/forms';
+import { Explained, WorkFields } from '@/forms';
 import { ToolCosts, TravelAndPower } from './CostFields';
 import { WorthView } from './WorthView';
+
+/** Where each of the three costs comes from. */
+const EXPLAINED = {
+  inPiece: { title: 'In the piece', explain: explainInPiece },
+  atTill: { title: 'At the till', explain: explainTotal },
+  allIn: { title: 'All in', explain: explainAllIn },
+};
 
 export const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
 /** The three answers to what it cost, what the third is made of, and what such a thing is worth. */
-export const CostsView = ({
-  open,
-  plan,
-  money,
-}: {
-  open: OpenProject;
-  plan: Plan | null;
-  money: ProjectMoney;
-}) => {
+export const CostsView = ({ open, plan }: { open: OpenProject; plan: Plan | null }) => {
   const { project, book, dispatch } = open;
   const { currency, builds, work = NO_WORK } = project;
   const router = useRouter();
-  const shown = shownPlan(plan);
-  const inPiece = useMemo(() => (shown ? inThePieceOfAll(project, shown, book) : 0), [project, shown, book]);
-  const costs = costsOf(project, {
-    inPiece,
-    atTill: money.total,
-    toolsToBuy: toolsToBuy(project, book, plan),
-  });
-  const shownSum = (sum: number) => ({
+  const costs = useMemo(() => costsNow(project, book, plan), [project, book, plan]);
+  const [explained, setExplained] = useState<keyof typeof EXPLAINED | null>(null);
+  const shownSum = (what: keyof typeof EXPLAINED, sum: number) => ({
     sum: formatMoney(eachOf(sum, costs), currency),
+    press: {
+      label: `${EXPLAINED[what].title}, ${formatMoney(eachOf(sum, costs), currency)}: where it comes from`,
+      run: () => setExplained(what),
+    },
     ...(builds > 1 ? { inAll: `${formatMoney(sum, currency)} in all` } : {}),
   });
   const change = (fields: Partial<Work>) => dispatch({ type: 'editWork', fields });
@@ -45,15 +43,23 @@ export const CostsView = ({
         <SumRow
           label="In the piece"
           about="what it uses up of boards, boxes and cans"
-          {...shownSum(inPiece)}
+          {...shownSum('inPiece', costs.inPiece)}
         />
         <SumRow
           label="At the till"
           about="whole boards, boxes and cans, tools, tax and trips"
-          {...shownSum(costs.atTill)}
+          {...shownSum('atTill', costs.atTill)}
         />
-        <SumRow label="All in" about={madeOf(costs, currency)} {...shownSum(costs.allIn)} />
+        <SumRow label="All in" about={madeOf(costs, currency)} {...shownSum('allIn', costs.allIn)} />
       </View>
+      {explained ? (
+        <Explained
+          title={EXPLAINED[explained].title}
+          explanations={[EXPLAINED[explained].explain(project, book, plan)]}
+          currency={currency}
+          onClose={() => setExplained(null)}
+        />
+      ) : null}
       <ToolCosts open={open} costs={costs} work={work} onChange={change} />
       <SectionHeader title="Hours, travel, power" note="for all in" />
       <View style={styles.fields}>

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
+import { explainSpent, typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
 import { usePlanned, useProject, useToday, type OpenProject, type PlannedProject } from '@/hooks';
-import { Button, Columns, SegmentedButtons, useIsWide, Text } from '@/ui';
-import { type PurchaseAt } from '@/forms';
+import { Button, Columns, Figure, SegmentedButtons, useIsWide, Text } from '@/ui';
+import { Explained, type PurchaseAt } from '@/forms';
 import { Charts } from './Charts';
 import { CostsView } from './CostsView';
 import { blankPurchase, EntryForm } from './EntryForm';
@@ -40,6 +40,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
   const isWide = useIsWide();
   const [view, setView] = useState<Shown>('ledger');
   const [detailed, setDetailed] = useState<Detailed>(null);
+  const [isExplained, setExplained] = useState(false);
   const entries = useMemo(() => ledgerOf(project), [project]);
   const beside = useMemo(() => typedPriceLines(project, book), [project, book]);
   const said = (sum: number) => formatMoney(sum, project.currency);
@@ -69,7 +70,9 @@ const Spend = ({ open }: { open: PlannedProject }) => {
     <Columns detail={form}>
       <View style={styles.head}>
         <View style={styles.grow}>
-          <Text size="title">{said(money.spent)} spent</Text>
+          <Figure label="Where the sum spent comes from" onPress={() => setExplained(true)}>
+            <Text size="title">{said(money.spent)} spent</Text>
+          </Figure>
           <Text size="small" tone="soft">
             {forecastWords(money, said)}
           </Text>
@@ -83,6 +86,14 @@ const Spend = ({ open }: { open: PlannedProject }) => {
           Target
         </Button>
       </View>
+      {isExplained ? (
+        <Explained
+          title="What was spent"
+          explanations={[explainSpent(project)]}
+          currency={project.currency}
+          onClose={() => setExplained(false)}
+        />
+      ) : null}
       <SegmentedButtons label="What is shown of the money" value={view} onChange={setView} options={VIEWS} />
       {view === 'ledger' ? (
         <Ledger
@@ -105,7 +116,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
       ) : view === 'reasons' ? (
         <Reasons open={open} plan={plan} />
       ) : (
-        <CostsView open={open} plan={plan} money={money} />
+        <CostsView open={open} plan={plan} />
       )}
       {isWide ? null : form}
     </Columns>

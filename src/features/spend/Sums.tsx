@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { GROUPINGS, totalsBy, type Entry, type Grouping } from '@/core/budget';
+import { explainGroup, GROUPINGS, totalsBy, type Entry, type Grouping } from '@/core/budget';
 import { formatMoney } from '@/core/units';
+import { Explained } from '@/forms';
 import { Choice, FigureTable, Text } from '@/ui';
 
 const GROUPING_WORDS: Record<Grouping, string> = {
@@ -14,6 +15,7 @@ const GROUPING_WORDS: Record<Grouping, string> = {
 /** What was paid, summed by any side of it. */
 export const Sums = ({ entries, currency }: { entries: Entry[]; currency: string }) => {
   const [grouping, setGrouping] = useState<Grouping>('store');
+  const [opened, setOpened] = useState<string | null>(null);
   if (entries.length === 0) return <Text style={styles.pad}>Nothing is paid yet.</Text>;
   return (
     <View>
@@ -31,8 +33,17 @@ export const Sums = ({ entries, currency }: { entries: Entry[]; currency: string
         rows={totalsBy(entries, grouping).map(({ key, count, paid }) => ({
           key,
           cells: [key, String(count), formatMoney(paid, currency)],
+          onPress: () => setOpened(key),
         }))}
       />
+      {opened === null ? null : (
+        <Explained
+          title={opened}
+          explanations={[explainGroup(entries, grouping, opened)]}
+          currency={currency}
+          onClose={() => setOpened(null)}
+        />
+      )}
     </View>
   );
 };
