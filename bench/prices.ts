@@ -10,6 +10,7 @@ import { emptyBook, emptyHistory, type Book } from '@/core/project';
 import { packBook } from '@/core/io/packedBook';
 import { DEFAULT_SETTINGS, packSettings } from '@/data/records';
 import { launch, serve, visit, WIDE } from '../harness/browser';
+import { writeKept } from '../harness/kept';
 
 const RECORD = 'bench/prices.json';
 const RUNS = 3;
@@ -60,14 +61,10 @@ const inBrowser = async (): Promise<{
   const { page } = await visit(browser, WIDE);
   await page.goto(site.address);
   await page.getByRole('listitem').first().waitFor();
-  await page.evaluate(
-    ([book, settings]) => {
-      localStorage.clear();
-      localStorage.setItem('billet/book', book ?? '');
-      localStorage.setItem('billet/settings', settings ?? '');
-    },
-    [kept(bookOf(5000, 5)), packSettings(DEFAULT_SETTINGS)],
-  );
+  await writeKept(page, {
+    'billet/book': kept(bookOf(5000, 5)),
+    'billet/settings': packSettings(DEFAULT_SETTINGS),
+  });
   const opens: number[] = [];
   for (let run = 0; run < RUNS; run++) {
     await page.goto(`${site.address}/settings`);

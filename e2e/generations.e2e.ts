@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
+import { keptTexts } from '../harness/kept';
 import { atSite } from './steps';
 
 const at = atSite();
@@ -111,7 +112,9 @@ test('the same price again, a note and a reload start no new proof, and the list
   await page.getByRole('dialog').waitFor({ state: 'detached' });
   expect((await calls(page))['search']).toBe(asked['search']);
   // What was planned is kept a moment after it was shown.
-  await page.waitForFunction(() => Object.keys(localStorage).some((key) => key.startsWith('billet/plan/')));
+  await expect
+    .poll(async () => Object.keys(await keptTexts(page)).some((key) => key.startsWith('billet/plan/')))
+    .toBe(true);
   await page.reload();
   await page.getByText('proved cheapest').waitFor();
   expect(await list()).toEqual(before);

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
+import { writeKept } from '../harness/kept';
 import { atSite } from './steps';
 
 const at = atSite();
@@ -191,10 +192,7 @@ test('a price book and settings that cannot be read are told, lie aside, and can
   // Opened again, nothing waits to be written.
   await page.reload();
   await page.getByText(/of the room is taken/).waitFor();
-  await page.evaluate(() => {
-    window.localStorage.setItem('billet/book', 'billet-book 3 nonsense');
-    window.localStorage.setItem('billet/settings', 'null');
-  });
+  await writeKept(page, { 'billet/book': 'billet-book 3 nonsense', 'billet/settings': 'null' });
   await page.reload();
   const aside = page.getByRole('region', { name: 'Set aside' });
   await aside.getByText(/^A price book, set aside /).waitFor();

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { AislePlace } from '@/features/prices/AislePlace';
+import { AislePlace } from '@/features/prices';
 
 export default function AisleRoute() {
   const { project } = useLocalSearchParams<{ project?: string }>();

@@ -1,4 +1,4 @@
-import { PricesPlace } from '@/features/prices/PricesPlace';
+import { PricesPlace } from '@/features/prices';
 
 export default function BookRoute() {
   return <PricesPlace id={null} />;

@@ -1,1 +1,1 @@
-export { SettingsPlace as default } from '@/features/settings/SettingsPlace';
+export { SettingsPlace as default } from '@/features/settings';

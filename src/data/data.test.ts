@@ -24,7 +24,7 @@ import { packBook } from '@/core/io/packedBook';
 import { loadBook, loadProjects, saveProject, withSamples } from './repository';
 
 jest.mock('@react-native-async-storage/async-storage', () =>
-  jest.requireActual('@react-native-async-storage/async-storage/jest/async-storage-mock'),
+  jest.requireActual('@react-native-async-storage/async-storage/jest'),
 );
 
 const trellis: Project = {

@@ -1,8 +1,7 @@
 import { setAside } from './aside';
 import { notify } from './notices';
 import type { Book } from '@/core/project';
-import type { Result } from '@/core/result';
-import { packBook } from '@/core/io/packedBook';
+import { fail, type Result } from '@/core/result';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
@@ -19,7 +18,7 @@ import {
   type Settings,
   type Tags,
 } from './records';
-import { exclusively, keysUnder, readText, readTextNow, removeKey, writeText, writeTextNow } from './storage';
+import { exclusively, readText, removeKey, textsUnder, writeText } from './storage';
 
 const PROJECTS = 'billet/project/';
 const BOOK = 'billet/book';
@@ -51,21 +50,21 @@ export interface StoredProjects {
   damaged: Damaged[];
 }
 
+/** A stored text as the record of one project. */
+const unpackAs = (id: string, text: string): Result<ProjectRecord> => {
+  const record = unpackProject(text);
+  return record.ok && record.value.project.id !== id
+    ? fail('damaged', 'Another project is kept in its place.')
+    : record;
+};
+
 /** All projects kept, the deleted too; those deleted over 30 days ago are dropped for good. */
 export const loadProjects = async (now: number): Promise<StoredProjects> => {
   const projects: StoredProjects = { records: {}, damaged: [] };
-  for (const key of await keysUnder(PROJECTS)) {
-    const text = await readText(key);
-    if (text === null) continue;
-    const record = unpackProject(text);
-    if (!record.ok)
-      projects.damaged.push({
-        key,
-        text,
-        id: key.slice(PROJECTS.length),
-        tag: tagOf(text),
-        problems: record.problems,
-      });
+  for (const [key, text] of Object.entries(await textsUnder(PROJECTS))) {
+    const id = key.slice(PROJECTS.length);
+    const record = unpackAs(id, text);
+    if (!record.ok) projects.damaged.push({ key, text, id, tag: tagOf(text), problems: record.problems });
     else if (record.value.deletedAt !== null && now - record.value.deletedAt > DAYS_KEPT * DAY)
       await removeKey(key);
     else projects.records[record.value.project.id] = { record: record.value, tag: tagOf(text) };
@@ -73,9 +72,16 @@ export const loadProjects = async (now: number): Promise<StoredProjects> => {
   return projects;
 };
 
-/** One project as it is kept now; null where there is none, or none that can be read. */
-export const readProject = async (id: string): Promise<Stored<ProjectRecord> | null> =>
-  stored(await readText(PROJECTS + id), unpackProject);
+/** One project as it is kept now; null where there is none. */
+export const readProject = async (id: string): Promise<Stored<ProjectRecord> | Damaged | null> => {
+  const text = await readText(PROJECTS + id);
+  if (text === null) return null;
+  const record = unpackAs(id, text);
+  const tag = tagOf(text);
+  return record.ok
+    ? { record: record.value, tag }
+    : { key: PROJECTS + id, id, text, tag, problems: record.problems };
+};
 
 /** A text as the record that it holds; null where there is none, or none that can be read. */
 const stored = <T>(text: string | null, unpack: (text: string) => Result<T>): Stored<T> | null => {
@@ -123,43 +129,22 @@ export const saveSettings = (settings: Settings): Promise<void> =>
 /** `refused`: another tab wrote after what this one follows. */
 export type Saved = 'saved' | 'refused';
 
-/** Writes a text where what is stored is the writing that it follows. Looks at the tag alone. @throws StorageFull */
-const saveAfter = (key: string, parent: string | null, text: string): Promise<Saved> =>
+/** Writes a text where what is stored is one of the writings that it may follow. Looks at the tag alone. @throws StorageFull */
+const saveAfter = (key: string, parents: (string | null)[], text: string): Promise<Saved> =>
   exclusively(async () => {
     const held = await readText(key);
-    if (held !== null && tagOf(held) !== parent) return 'refused';
+    if (held !== null && !parents.includes(tagOf(held))) return 'refused';
     await writeText(key, text);
     return 'saved';
   });
 
-/** Writes a project. @throws StorageFull */
-export const saveProject = (record: ProjectRecord, tags: Tags): Promise<Saved> =>
-  saveAfter(PROJECTS + record.project.id, tags.parent, packProject(record, tags));
+/** Writes a project, over what it follows or over `own`: writings of this tab that failed. @throws StorageFull */
+export const saveProject = (record: ProjectRecord, tags: Tags, own: string[] = []): Promise<Saved> =>
+  saveAfter(PROJECTS + record.project.id, [tags.parent, ...own], packProject(record, tags));
 
 /** Writes the price book, packed already. @throws StorageFull */
-export const saveBook = (packed: string, tags: Tags): Promise<Saved> => saveAfter(BOOK, tags.parent, packed);
-
-const saveNow = (key: string, parents: (string | null)[], text: string): Saved => {
-  const held = readTextNow(key);
-  if (held !== null && !parents.includes(tagOf(held))) return 'refused';
-  writeTextNow(key, text);
-  return 'saved';
-};
-
-/** The same without waiting for a lock, for a page that goes. */
-export const storageNow = {
-  readProject: (id: string): Stored<ProjectRecord> | null =>
-    stored(readTextNow(PROJECTS + id), unpackProject),
-  readBook: (): Stored<BookRecord> | null => stored(readTextNow(BOOK), unpackBook),
-  saveProject: (record: ProjectRecord, tags: Tags, parents: (string | null)[]): Saved =>
-    saveNow(PROJECTS + record.project.id, parents, packProject(record, tags)),
-  saveBook: (record: BookRecord, tags: Tags, parents: (string | null)[]): Saved =>
-    saveNow(BOOK, parents, packBook(record, tags)),
-  saveSettings: (settings: Settings): Saved => {
-    writeTextNow(SETTINGS, packSettings(settings));
-    return 'saved';
-  },
-};
+export const saveBook = (packed: string, tags: Tags, own: string[] = []): Promise<Saved> =>
+  saveAfter(BOOK, [tags.parent, ...own], packed);
 
 /** The price book with the samples in it, and the sample projects that are missing or deleted; what is there stays. */
 export const withSamples = async (

@@ -4,7 +4,6 @@ import { emptyBook } from '@/core/project';
 import { counter, must } from '@/core/testing';
 import { packBook } from '@/core/io/packedBook';
 import { newProjectRecord, packProject, tagOf, unpackBook } from './records';
-import { STORAGE_QUOTA } from './storageUsage';
 import { samples } from './samples';
 
 const tags = { tag: 'seven', parent: null };
@@ -33,7 +32,7 @@ test('20,000 observations fit beside ten projects, and come back as they were', 
   const projects = samples()
     .map(({ project }) => packProject(newProjectRecord(project), tags).length)
     .reduce((sum, size) => sum + size, 0);
-  expect(text.length + (projects / samples().length) * 10).toBeLessThan(STORAGE_QUOTA * 0.5);
+  expect(text.length + (projects / samples().length) * 10).toBeLessThan(2_500_000);
   expect(tagOf(text)).toBe('seven');
   const read = must(unpackBook(text));
   expect(read.book).toEqual(book);

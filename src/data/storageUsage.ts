@@ -1,15 +1,20 @@
-import { keysUnder, readText } from './storage';
+import { askToStay, roomInBytes } from '@/platform/room';
+import { textsUnder } from './storage';
 
-/** What a browser keeps for one site in its local storage, in UTF-16 units: about 5 million, keys and all. */
-export const STORAGE_QUOTA = 5_000_000;
+/** What a browser keeps at the least where it does not say how much, in bytes. */
+const LEAST_ROOM = 5_000_000;
+/** A browser writes a little beside what it is given: so much of its room stays free. */
+const KEPT_FREE = 0.1;
 
 /** How full the browser's storage is. */
 export interface StorageUsage {
-  /** Units taken by Billet. */
+  /** Bytes taken by Billet. */
   used: number;
   of: number;
-  /** What takes them. */
+  /** What takes them, in characters. */
   parts: { name: string; used: number }[];
+  /** The browser has promised not to clear it when it is short of room. */
+  isPromised: boolean;
 }
 
 const nameOf = (key: string): string => {
@@ -25,21 +30,20 @@ export const storageUsage = async (): Promise<StorageUsage> => {
     ['Stores and prices', 0],
     ['Everything else', 0],
   ]);
-  for (const key of await keysUnder('')) {
-    const size = key.length + ((await readText(key))?.length ?? 0);
-    parts.set(nameOf(key), (parts.get(nameOf(key)) ?? 0) + size);
-  }
+  for (const [key, text] of Object.entries(await textsUnder('')))
+    parts.set(nameOf(key), (parts.get(nameOf(key)) ?? 0) + key.length + text.length);
+  const used = [...parts.values()].reduce((sum, size) => sum + size, 0);
+  const room = await roomInBytes();
   return {
-    used: [...parts.values()].reduce((sum, used) => sum + used, 0),
-    of: STORAGE_QUOTA,
-    parts: [...parts].map(([name, used]) => ({ name, used })),
+    used: Math.max(used, room?.used ?? 0),
+    of: room?.of ?? LEAST_ROOM,
+    parts: [...parts].map(([name, size]) => ({ name, used: size })),
+    isPromised: await askToStay(),
   };
 };
 
-/** How many units the price book may take: what is free, and what it takes now. */
+/** How many characters the price book may take: what is free, less a little for the projects to grow. */
 export const freeForBook = async (): Promise<number> => {
   const { used, of } = await storageUsage();
-  const held = (await readText('billet/book'))?.length ?? 0;
-  // A little stays free for the projects to grow.
-  return Math.max(0, of - used + held - 100_000);
+  return Math.max(0, Math.floor(of * (1 - KEPT_FREE)) - used);
 };

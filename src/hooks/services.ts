@@ -1,9 +1,12 @@
 import { QueryClient } from '@tanstack/react-query';
 import { proxy, wrap } from 'comlink';
 import { addToNotice, newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
-import { onLeaving, pagePath } from '@/platform/page';
+import { askBeforeLeaving, pagePath } from '@/platform/page';
+import { askToStay, shortTexts } from '@/platform/room';
+import { livingTabs, stayAlive } from '@/platform/tabs';
 import { coreCount, startPlanner } from '@/platform/workers';
 import { browserStorage } from '@/state/browserStorage';
+import { Journal } from '@/state/journal';
 import { PlanService, type KeptPlan, type PlanSource } from '@/state/planService';
 import { MovedElsewhere } from '@/state/movedElsewhere';
 import { WorkerPool, type PooledWorker } from '@/state/workerPool';
@@ -30,7 +33,15 @@ export const services = (): Services => {
 
 const makeServices = (): Services => {
   const client = new QueryClient();
-  const workspace = new WorkspaceStore({ storage: browserStorage(), clock: wallClock, newId });
+  const tabId = newId();
+  stayAlive(tabId);
+  const workspace = new WorkspaceStore({
+    storage: browserStorage(),
+    journal: new Journal(shortTexts, tabId, Date.now()),
+    livingTabs,
+    clock: wallClock,
+    newId,
+  });
   const pool = new WorkerPool<Planner>({ spawn, size: { quick: 1, long: longWorkers() } });
   const plans = new PlanService({
     source: sourceOf(workspace),
@@ -42,7 +53,8 @@ const makeServices = (): Services => {
   });
   feedQueries(client, workspace, plans);
   workspace.subscribe(tellUser);
-  onLeaving(() => workspace.flush());
+  askBeforeLeaving(() => workspace.isAtRisk);
+  void askToStay();
   tellOfOthers(workspace, plans);
   return { client, workspace, plans, pool };
 };
@@ -113,6 +125,12 @@ const tellUser = (event: WorkspaceEvent): void => {
       return notify({
         text: 'The price book could not be read, so there are no prices now. What was kept lies aside, untouched: see Settings. Projects keep the prices of their files: open one to have them back.',
       });
+    case 'unreadable':
+      return notify({
+        text: `${event.name} was written by another tab in a form that cannot be read here. It is left as it is: reload the page to try again.`,
+      });
+    case 'slow':
+      return notify({ text: 'The last change is not kept yet: the browser is slow. Leave this page open.' });
     case 'keptAgain':
       return notify({ text: 'Everything is kept again.' });
     case 'otherTab':

@@ -11,11 +11,10 @@ export const onVisibility = (listener: (isVisible: boolean) => void): (() => voi
   return () => document.removeEventListener('visibilitychange', heard);
 };
 
-/** Calls `listener` when the page goes or is hidden: a phone may end a page that is not looked at without another word. */
-export const onLeaving = (listener: () => void): void => {
-  window.addEventListener('pagehide', listener);
-  onVisibility((isVisible) => {
-    if (!isVisible) listener();
+/** Has the browser ask before the page is left, where `isAtRisk` says that something would be lost. */
+export const askBeforeLeaving = (isAtRisk: () => boolean): void => {
+  window.addEventListener('beforeunload', (event) => {
+    if (isAtRisk()) event.preventDefault();
   });
 };
 

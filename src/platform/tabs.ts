@@ -4,28 +4,36 @@ export const exclusively = async <T>(work: () => Promise<T>): Promise<T> =>
     ? ((await navigator.locks.request('billet', work)) as T)
     : work();
 
-/** Calls `listener` with a key that another tab has written. Returns how to stop. */
-export const onOtherTab = (listener: (key: string) => void): (() => void) => {
-  const heard = (event: StorageEvent) => event.key !== null && listener(event.key);
-  window.addEventListener('storage', heard);
-  return () => window.removeEventListener('storage', heard);
+const TAB = 'billet/tab/';
+
+/** Says that a tab is there, as long as it is. */
+export const stayAlive = (tabId: string): void => {
+  if (typeof navigator === 'undefined' || !('locks' in navigator)) return;
+  void navigator.locks.request(TAB + tabId, () => new Promise(() => undefined));
 };
 
-/** What is under a key, before it returns: AsyncStorage keeps its texts there in a browser. */
-export const readTextNow = (key: string): string | null => window.localStorage.getItem(key);
+/** The ids of all tabs that are there; none where the browser cannot tell. */
+export const livingTabs = async (): Promise<Set<string>> => {
+  if (typeof navigator === 'undefined' || !('locks' in navigator)) return new Set();
+  const { held = [] } = await navigator.locks.query();
+  return new Set(held.flatMap(({ name = '' }) => (name.startsWith(TAB) ? [name.slice(TAB.length)] : [])));
+};
 
-/** Writes before it returns, for a page that goes. @throws where the browser has no room left. */
-export const writeTextNow = (key: string, text: string): void => window.localStorage.setItem(key, text);
+let channel: BroadcastChannel | null = null;
+const tabs = (): BroadcastChannel | null => {
+  if (typeof window === 'undefined' || typeof BroadcastChannel === 'undefined') return null;
+  channel ??= new BroadcastChannel('billet');
+  return channel;
+};
 
-/** All that Billet keeps in this browser, as it is kept, as JSON. */
-export const everythingKept = (): string =>
-  JSON.stringify(
-    Object.fromEntries(
-      Object.keys(window.localStorage)
-        .filter((key) => key.startsWith('billet'))
-        .sort()
-        .map((key) => [key, window.localStorage.getItem(key)]),
-    ),
-    null,
-    1,
-  );
+/** Tells the other tabs that what is kept under a key is another now. */
+export const tellTabs = (key: string): void => tabs()?.postMessage(key);
+
+/** Calls `listener` with a key that another tab has written. Returns how to stop. */
+export const onOtherTab = (listener: (key: string) => void): (() => void) => {
+  const heard = ({ data }: MessageEvent) => {
+    if (typeof data === 'string') listener(data);
+  };
+  tabs()?.addEventListener('message', heard);
+  return () => tabs()?.removeEventListener('message', heard);
+};

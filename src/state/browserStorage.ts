@@ -8,9 +8,9 @@ import {
   saveBook,
   saveProject,
   saveSettings,
-  storageNow,
   withSamples,
 } from '@/data/repository';
+import { setAside } from '@/data/aside';
 import { hasWorkers, startPacker } from '@/platform/workers';
 import type { BookPacker } from '@/workers/pack.worker';
 import { newPacking } from './bookPacker';
@@ -28,7 +28,7 @@ export const browserStorage = (): WorkspaceStorage => {
     saveSettings,
     saveProject,
     withSamples,
-    now: storageNow,
+    setAside,
     loadBook: async (now) => {
       const stored = await loadBook(now);
       const text = await readBookText();
@@ -36,6 +36,6 @@ export const browserStorage = (): WorkspaceStorage => {
       if (text?.startsWith('billet-book 3 ')) packing.start(text, stored.record.book);
       return stored;
     },
-    saveBook: async (record, tags) => saveBook(await packing.pack(record, tags), tags),
+    saveBook: async (record, tags, own) => saveBook(await packing.pack(record, tags), tags, own),
   };
 };

@@ -1,5 +1,5 @@
 import type { BookRecord, ProjectRecord } from '@/data/records';
-import type { Change, History } from '@/core/project';
+import { remember, type Change, type History, type Project } from '@/core/project';
 
 export type Way = 'undo' | 'redo';
 
@@ -32,3 +32,55 @@ export const nextStep = (
 /** A history whose taken-back changes cannot be made again; itself where there are none. */
 export const clearRedo = (history: History): History =>
   history.future.length === 0 ? history : { ...history, future: [] };
+
+/** What tells a change from others: its step, or when it was made. */
+const idOf = (change: Change): string => change.step ?? `@${change.at}`;
+
+/** Whether a change was made in a record, and may have been taken back since. */
+const holdsChange = (history: History | null | undefined, id: string): boolean =>
+  !!history && [...history.past, ...history.future].some((change) => idOf(change) === id);
+
+/** The id of the change that undo or redo would turn next; null: none. */
+export const nextChange = (history: History | undefined, way: Way): string | null => {
+  const change = last(history, way);
+  return change ? idOf(change) : null;
+};
+
+/**
+ * Tells of things that were done whether a record has them: it has those that its history holds, and with the last of a tab all
+ * that this tab did before, since it is written whole.
+ */
+export const heldBy = (
+  done: { id: string; tab: string }[],
+  historyOf: (key: string) => History | null | undefined,
+): ((key: string, index: number) => boolean) => {
+  const lastIn = new Map<string, number>();
+  return (key, index) => {
+    const tab = done[index]?.tab;
+    const name = `${tab}/${key}`;
+    let held = lastIn.get(name);
+    if (held === undefined) {
+      const history = historyOf(key);
+      held = done.findLastIndex((one) => one.tab === tab && holdsChange(history, one.id));
+      lastIn.set(name, held);
+    }
+    return index <= held;
+  };
+};
+
+/** A record whose project is another from now on, as one change that can be taken back. */
+export const replaceProject = (
+  record: ProjectRecord,
+  project: Project,
+  { id, at }: { id: string; at: number },
+): ProjectRecord => ({
+  ...record,
+  project,
+  history: remember(record.history, {
+    label: `open ${project.name} from a file`,
+    at,
+    step: id,
+    patches: [{ op: 'replace', path: [], value: project }],
+    inverse: [{ op: 'replace', path: [], value: record.project }],
+  }),
+});

@@ -5,8 +5,11 @@ import { projectMoney } from '@/core/budget';
 import { packBook } from '@/core/io/packedBook';
 import { tagOf, packProject, unpackBook, unpackProject, unpackSettings } from '@/data/records';
 import { withRecordedCharges } from '@/core/project';
+import { Journal } from './journal';
 import { WorkspaceStore, type WorkspaceStorage } from './workspaceStore';
 import { wallClock } from './writeQueue';
+
+const noTexts = { keys: () => [], read: () => null, write: () => undefined, remove: () => undefined };
 
 const fixture = (name: string): string =>
   readFileSync(path.join(__dirname, 'fixtures', name), 'utf8').trimEnd();
@@ -69,16 +72,16 @@ test('opened by the workspace they are carried forward, and undo still takes the
     saveProject: async () => 'saved',
     saveBook: async () => 'saved',
     saveSettings: async () => undefined,
-    now: {
-      readProject: () => null,
-      readBook: () => null,
-      saveProject: () => 'saved',
-      saveBook: () => 'saved',
-      saveSettings: () => 'saved',
-    },
+    setAside: async () => undefined,
     withSamples: async (held) => ({ book: held, added: [] }),
   };
-  const store = new WorkspaceStore({ storage, clock: wallClock, newId: () => 'id' });
+  const store = new WorkspaceStore({
+    storage,
+    journal: new Journal(noTexts, 'tab', 0),
+    livingTabs: async () => new Set<string>(),
+    clock: wallClock,
+    newId: () => 'id',
+  });
   await store.load();
   const spent = () => {
     const record = store.state?.records['kept'];

@@ -1,14 +1,6 @@
 import type { Tags } from '@/data/records';
-import type { WorkspaceCommand } from './transaction';
+import type { JournalEntry } from './journalEntry';
 import { WriteQueue, type Clock, type WriteOutcome } from './writeQueue';
-
-/** What was done to a record since it was last written. Null commands: it cannot be done again on another state. */
-export interface UnsavedStep {
-  commands: WorkspaceCommand[] | null;
-  at: number;
-  id: string;
-  projectId: string | null;
-}
 
 /** What became of a writing that follows another: `refused`, where another tab was first. */
 export type Kept = 'saved' | 'refused';
@@ -16,25 +8,30 @@ export type Kept = 'saved' | 'refused';
 interface Options {
   clock: Clock;
   newId: () => string;
-  /** Writes what is newest under `key`, where what is stored is the writing it follows. Null: there is nothing to write. */
-  write: (key: string, tags: Tags) => Promise<Kept> | null;
-  /** The same before it returns, for a page that goes: what is stored may be of any of `parents`. */
-  writeNow: (key: string, tags: Tags, parents: (string | null)[]) => Kept | null;
-  /** Another tab was first: takes its state, and does `again` on it what was done here. */
-  rebase: (key: string, again: UnsavedStep[]) => Promise<void>;
-  rebaseNow: (key: string, again: UnsavedStep[]) => void;
+  /**
+   * Writes what is newest under `key`, where what is stored is the writing it follows, or one of `own`: tags of writings of
+   * this tab that failed, and may have come through all the same. Null: there is nothing to write.
+   */
+  write: (key: string, tags: Tags, own: string[]) => Promise<Kept> | null;
+  /** Another tab was first: takes its state, and does `again` on it what was done here. False: it cannot be read. */
+  rebase: (key: string, again: JournalEntry[]) => Promise<boolean>;
+  /** All records that an entry touched have it now. */
+  onKept: (entryId: string) => void;
   onOutcome: (outcome: WriteOutcome, isFailing: boolean, error: unknown) => void;
 }
 
+/** So many failed writings of a record are remembered. */
+const MAX_TRIED = 50;
+
 /**
  * Knows of each stored record which writing is the newest of this tab, and what was done since. Writes behind the screen, in
- * order; as the page goes, at once.
+ * order.
  */
 export class RecordKeeper {
   private readonly tags = new Map<string, string | null>();
-  private readonly unsaved = new Map<string, UnsavedStep[]>();
-  /** The tag of the writing under way, by key. */
-  private readonly underWay = new Map<string, string>();
+  private readonly unsaved = new Map<string, JournalEntry[]>();
+  /** Tags of writings that are under way or have failed, by key. */
+  private readonly tried = new Map<string, string[]>();
   private readonly queue: WriteQueue;
 
   constructor(private readonly options: Options) {
@@ -50,15 +47,30 @@ export class RecordKeeper {
     this.tags.set(key, tag);
   }
 
-  /** Has a record written soon, for `step` or for itself. */
-  enqueue(key: string, step?: UnsavedStep): void {
-    if (step) this.unsaved.set(key, [...(this.unsaved.get(key) ?? []), step]);
+  /** Has a record written soon, for an entry or for itself. */
+  enqueue(key: string, entry?: JournalEntry): void {
+    if (entry) this.unsaved.set(key, [...(this.unsaved.get(key) ?? []), entry]);
     this.queue.enqueue(key);
+  }
+
+  /** A record is not to be written any more; what was done to it stays in the journal. */
+  drop(key: string): void {
+    this.unsaved.delete(key);
   }
 
   /** Whether something was done to a record that is not written. */
   hasUnsaved(key: string): boolean {
     return this.unsaved.has(key);
+  }
+
+  /** Whether something was done to any record that is not written. */
+  get hasUnsavedAny(): boolean {
+    return this.unsaved.size > 0;
+  }
+
+  /** Whether an entry waits to be written, in any record. */
+  holds(entryId: string): boolean {
+    return [...this.unsaved.values()].some((steps) => steps.some(({ id }) => id === entryId));
   }
 
   /** Whether a change is not written yet. */
@@ -71,53 +83,37 @@ export class RecordKeeper {
     return this.queue.settled();
   }
 
-  /** Writes all that waits before it returns: a promise would come too late for a page that goes. */
-  flush(): void {
-    for (const key of this.queue.takeAll()) {
-      const tag = this.options.newId();
-      const own = [this.tags.get(key) ?? null, this.underWay.get(key) ?? null];
-      // The writing under way finds that it was overtaken.
-      this.underWay.delete(key);
-      try {
-        const kept = this.options.writeNow(key, { tag, parent: own[0] ?? null }, own);
-        if (kept === 'refused') {
-          const again = this.taken(key);
-          this.options.rebaseNow(key, again);
-          const parent = this.tags.get(key) ?? null;
-          if (this.options.writeNow(key, { tag, parent }, [parent]) !== 'saved') continue;
-        }
-        this.tags.set(key, tag);
-        this.unsaved.delete(key);
-      } catch {
-        // No room: it goes on waiting, and is told as any write that fails.
-        this.queue.enqueue(key);
-      }
-    }
-  }
-
-  private taken(key: string): UnsavedStep[] {
+  private taken(key: string): JournalEntry[] {
     const steps = this.unsaved.get(key) ?? [];
     this.unsaved.delete(key);
     return steps;
   }
 
+  private settle(steps: JournalEntry[]): void {
+    for (const { id } of steps) if (!this.holds(id)) this.options.onKept(id);
+  }
+
   private async write(key: string): Promise<Kept> {
     const tag = this.options.newId();
     const written = this.unsaved.get(key)?.length ?? 0;
-    const writing = this.options.write(key, { tag, parent: this.tags.get(key) ?? null });
+    const own = this.tried.get(key) ?? [];
+    const writing = this.options.write(key, { tag, parent: this.tags.get(key) ?? null }, own);
     if (!writing) return 'saved';
-    this.underWay.set(key, tag);
+    this.tried.set(key, [...own.slice(-MAX_TRIED), tag]);
     const outcome = await writing;
-    if (this.underWay.get(key) !== tag) return 'saved';
-    this.underWay.delete(key);
+    this.tried.delete(key);
     if (outcome === 'refused') {
-      await this.options.rebase(key, this.taken(key));
+      const again = this.taken(key);
+      if (await this.options.rebase(key, again)) this.settle(again);
       return 'refused';
     }
     this.tags.set(key, tag);
-    const left = this.unsaved.get(key)?.slice(written) ?? [];
+    const [kept, left] = split(this.unsaved.get(key) ?? [], written);
     if (left.length > 0) this.unsaved.set(key, left);
     else this.unsaved.delete(key);
+    this.settle(kept);
     return 'saved';
   }
 }
+
+const split = <T>(list: T[], at: number): [T[], T[]] => [list.slice(0, at), list.slice(at)];

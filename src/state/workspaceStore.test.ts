@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { emptyBook, emptyGroup, emptyHistory, emptyProject, emptyStore, type Project } from '@/core/project';
 import { DEFAULT_SETTINGS, newProjectRecord, type BookRecord, type ProjectRecord } from '@/data/records';
+import type { ShortTexts } from '@/platform/room';
+import { Journal } from './journal';
 import { WorkspaceStore, type WorkspaceEvent, type WorkspaceStorage } from './workspaceStore';
 import type { Clock } from './writeQueue';
 
@@ -50,8 +52,16 @@ const browser = () => {
     },
   };
   const writes: string[] = [];
+  const short = new Map<string, string>();
+  const texts: ShortTexts = {
+    keys: () => [...short.keys()],
+    read: (key) => short.get(key) ?? null,
+    write: (key, text) => void short.set(key, text),
+    remove: (key) => void short.delete(key),
+  };
+  const living = new Set<string>();
   let failing: (key: string) => boolean = () => false;
-  const storage = (): WorkspaceStorage => ({
+  const storage = (isGone: () => boolean = () => false): WorkspaceStorage => ({
     loadProjects: async () => ({ records: Object.fromEntries(kept.projects), damaged: [] }),
     readProject: async (id) => kept.projects.get(id) ?? null,
     loadBook: async () => kept.book,
@@ -61,6 +71,7 @@ const browser = () => {
     saveProject: async (record, { tag, parent }) => {
       // Another tab has the lock for a moment.
       await Promise.resolve();
+      if (isGone()) return new Promise(() => undefined);
       const { id } = record.project;
       if (failing(id)) throw new Error('full');
       if ((kept.projects.get(id)?.tag ?? null) !== parent) return 'refused';
@@ -69,41 +80,51 @@ const browser = () => {
       return 'saved';
     },
     saveBook: async (record, { tag, parent }) => {
+      if (isGone()) return new Promise(() => undefined);
       if (failing('book')) throw new Error('full');
       if (kept.book.tag !== parent) return 'refused';
       kept.book = { record, tag };
       writes.push('book');
       return 'saved';
     },
-    now: {
-      readProject: (id) => kept.projects.get(id) ?? null,
-      readBook: () => kept.book,
-      saveSettings: () => 'saved',
-      saveProject: (record, { tag }, parents) => {
-        const { id } = record.project;
-        if (failing(id)) throw new Error('full');
-        if (!parents.includes(kept.projects.get(id)?.tag ?? null)) return 'refused';
-        kept.projects.set(id, { record, tag });
-        return 'saved';
-      },
-      saveBook: (record, { tag }, parents) => {
-        if (failing('book')) throw new Error('full');
-        if (!parents.includes(kept.book.tag)) return 'refused';
-        kept.book = { record, tag };
-        return 'saved';
-      },
-    },
+    setAside: async () => undefined,
   });
-  return { kept, writes, storage, fail: (when: (key: string) => boolean) => (failing = when) };
+  return {
+    kept,
+    writes,
+    storage,
+    texts,
+    short,
+    living,
+    fail: (when: (key: string) => boolean) => (failing = when),
+  };
 };
 
 let ids = 0;
-const tab = async (of: ReturnType<typeof browser>, time: ReturnType<typeof fakeClock>) => {
+const tab = async (
+  of: ReturnType<typeof browser>,
+  time: ReturnType<typeof fakeClock>,
+  storage?: WorkspaceStorage,
+) => {
   const events: WorkspaceEvent[] = [];
-  const store = new WorkspaceStore({ storage: of.storage(), clock: time.clock, newId: () => `id${++ids}` });
+  const tabId = `tab${++ids}`;
+  let isGone = false;
+  of.living.add(tabId);
+  const store = new WorkspaceStore({
+    storage: storage ?? of.storage(() => isGone),
+    journal: new Journal(of.texts, tabId, time.clock.now()),
+    livingTabs: async () => new Set(of.living),
+    clock: time.clock,
+    newId: () => `id${++ids}`,
+  });
   store.subscribe((event) => events.push(event));
   await store.load();
-  return { store, events };
+  /** The page is ended, whatever it was at. */
+  const end = () => {
+    isGone = true;
+    of.living.delete(tabId);
+  };
+  return { store, events, end };
 };
 const rename = (name: string) => ({ type: 'editProject' as const, fields: { name } });
 const addGroup = (id: string) => ({ type: 'addGroup' as const, group: emptyGroup(id, `o-${id}`, id) });
@@ -188,38 +209,56 @@ test('two tabs: whatever each does, in whatever order it is written, nothing of 
   );
 });
 
-test('a page that goes keeps what was done in the same breath, whatever was under way and in the other tab', async () => {
+test('a page that is ended keeps all that was done, whatever was under way and in the other tab', async () => {
   const doing = fc.record({
     tab: fc.nat(1),
-    key: fc.constantFrom('p', 'q', 'book'),
+    what: fc.constantFrom('p', 'q', 'book', 'undo', 'redo'),
     pause: fc.nat(2),
     turns: fc.nat(4),
-    flush: fc.boolean(),
+    end: fc.boolean(),
   });
   await fc.assert(
-    fc.asyncProperty(fc.array(doing, { minLength: 1, maxLength: 12 }), async (doings) => {
+    fc.asyncProperty(fc.array(doing, { minLength: 1, maxLength: 14 }), async (doings) => {
       const time = fakeClock();
       const shared = browser();
       const tabs = [await tab(shared, time), await tab(shared, time)];
-      const groupsOf = (id: string) =>
-        (shared.kept.projects.get(id)?.record.project.groups ?? []).map((group) => group.id);
-      for (const [index, { tab: which, key, pause, turns, flush }] of doings.entries()) {
-        const store = tabs[which]?.store;
-        if (key === 'book')
-          store?.dispatch({ type: 'putStore', store: emptyStore(`s${index}`, `S${index}`, 'USD') });
-        else store?.dispatch(addGroup(`n${index}`), key);
+      const wanted = new Set<string>();
+      for (const [index, { tab: which, what, pause, turns, end }] of doings.entries()) {
+        const { store, end: close } = tabs[which] ?? (await tab(shared, time));
+        if (what === 'undo' || what === 'redo') {
+          // A step of its own first: what another tab did is not this one's to take back.
+          store.dispatch(addGroup(`t${index}`), 'p');
+          store.step('p', 'undo');
+          if (what === 'redo') {
+            store.step('p', 'redo');
+            wanted.add(`p t${index}`);
+          }
+        } else {
+          wanted.add(`${what} n${index}`);
+          if (what === 'book')
+            store.dispatch({ type: 'putStore', store: emptyStore(`n${index}`, `S${index}`, 'USD') });
+          else store.dispatch(addGroup(`n${index}`), what);
+        }
         if (pause > 0) await time.pass(pause);
         for (let turn = 0; turn < turns; turn++) await Promise.resolve();
-        if (!flush) continue;
-        store?.flush();
-        if (key === 'book') expect(Object.keys(shared.kept.book.record.book.stores)).toContain(`s${index}`);
-        else expect(groupsOf(key)).toContain(`n${index}`);
+        if (!end) continue;
+        close();
+        tabs[which] = await tab(shared, time);
       }
       await time.pass(120_000);
-      for (const key of ['p', 'q']) {
-        const made = doings.flatMap((one, index) => (one.key === key ? [`n${index}`] : []));
-        expect(groupsOf(key).sort()).toEqual(['g', ...made].sort());
-      }
+      const kept = ['p', 'q'].flatMap((id) =>
+        (shared.kept.projects.get(id)?.record.project.groups ?? [])
+          .filter((group) => group.id !== 'g')
+          .map((group) => `${id} ${group.id}`),
+      );
+      const stores = Object.keys(shared.kept.book.record.book.stores).map((id) => `book ${id}`);
+      // An undo that met another tab's newer state is told, and what it took back is there again.
+      const isTold = tabs.some(({ events }) => events.some((one) => one.kind === 'otherTab' && !one.isWhole));
+      const found = [...kept, ...stores].sort();
+      if (isTold) expect(found).toEqual(expect.arrayContaining([...wanted].sort()));
+      else expect(found).toEqual([...wanted].sort());
+      // Nothing is left over in the journals.
+      expect([...shared.short.keys()]).toEqual([]);
     }),
     { numRuns: 200 },
   );
@@ -263,19 +302,13 @@ test('what another tab wrote is taken over where nothing waits here', async () =
 test('the samples come back beside what was made since, also when all was deleted', async () => {
   const time = fakeClock();
   const shared = browser();
-  const { store } = await tab(
-    {
-      ...shared,
-      storage: () => ({
-        ...shared.storage(),
-        withSamples: async (book, held) => ({
-          book,
-          added: held['p']?.deletedAt === null ? [] : [newProjectRecord(bench)],
-        }),
-      }),
-    },
-    time,
-  );
+  const { store } = await tab(shared, time, {
+    ...shared.storage(),
+    withSamples: async (book, held) => ({
+      book,
+      added: held['p']?.deletedAt === null ? [] : [newProjectRecord(bench)],
+    }),
+  });
   store.dispatch(rename('Arbour'), 'p');
   store.setDeleted('p', 5);
   await store.bringSamplesBack();
@@ -285,20 +318,14 @@ test('the samples come back beside what was made since, also when all was delete
 test('a price book that cannot be read is told, and the workspace opens all the same', async () => {
   const time = fakeClock();
   const shared = browser();
-  const { store, events } = await tab(
-    {
-      ...shared,
-      storage: () => ({
-        ...shared.storage(),
-        loadBook: async () => ({
-          record: { book: emptyBook(), history: emptyHistory() },
-          tag: null,
-          isSetAside: true as const,
-        }),
-      }),
-    },
-    time,
-  );
+  const { store, events } = await tab(shared, time, {
+    ...shared.storage(),
+    loadBook: async () => ({
+      record: { book: emptyBook(), history: emptyHistory() },
+      tag: null,
+      isSetAside: true as const,
+    }),
+  });
   expect(events.filter(({ kind }) => kind === 'bookSetAside')).toHaveLength(1);
   store.dispatch({ type: 'putStore', store: emptyStore('s', 'Yard', 'USD') });
   await time.pass(10);
@@ -322,4 +349,56 @@ test('a deleted project keeps nothing on the rack', async () => {
   expect(store.state?.book.book.rack?.['a']?.keptFor).toEqual({ p: 2 });
   store.setDeleted('p', 5);
   expect(store.state?.book.book.rack?.['a']).not.toHaveProperty('keptFor');
+});
+
+test('a file in place of a project is one step that undo takes back, and one of the bin comes out of it', async () => {
+  const { store } = await tab(browser(), fakeClock());
+  store.dispatch(rename('Arbour'), 'p');
+  store.setDeleted('p', 5);
+  store.addProject({ ...bench, name: 'From a file' });
+  expect(store.state?.records['p']).toMatchObject({ deletedAt: null, project: { name: 'From a file' } });
+  expect(store.next('p', 'undo')?.label).toBe('open From a file from a file');
+  store.step('p', 'undo');
+  expect(store.state?.records['p']?.project.name).toBe('Arbour');
+  store.step('p', 'undo');
+  expect(store.state?.records['p']?.project).toEqual(bench);
+});
+
+const damaged = { key: 'billet/project/p', id: 'p', text: 'cut off', tag: null, problems: [] };
+
+test('what cannot be read lies aside before a file takes its place', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  shared.kept.projects.delete('p');
+  const aside: string[] = [];
+  const { store } = await tab(shared, time, {
+    ...shared.storage(),
+    loadProjects: async () => ({ records: Object.fromEntries(shared.kept.projects), damaged: [damaged] }),
+    setAside: async (what, text) => void aside.push(`${what}: ${text}`),
+  });
+  expect(store.state?.damaged).toHaveLength(1);
+  store.addProject(bench);
+  await time.pass(10);
+  expect(aside).toEqual(['project: cut off']);
+  expect(store.state?.damaged).toEqual([]);
+  expect(shared.kept.projects.get('p')?.record.project).toEqual(bench);
+});
+
+test('what another tab wrote and this one cannot read is left as it is, told, and the journal keeps what was done', async () => {
+  const time = fakeClock();
+  const shared = browser();
+  let isBroken = false;
+  const { store, events } = await tab(shared, time, {
+    ...shared.storage(),
+    readProject: async (id) => (isBroken ? damaged : (shared.kept.projects.get(id) ?? null)),
+    saveProject: async () => 'refused',
+  });
+  isBroken = true;
+  store.dispatch(rename('Arbour'), 'p');
+  await time.pass(120_000);
+  expect(events.filter(({ kind }) => kind === 'unreadable')).toHaveLength(1);
+  expect(store.state?.damaged).toEqual([damaged]);
+  expect(store.state?.records['q']).toBeDefined();
+  expect(shared.kept.projects.get('p')?.record.project.name).toBe('Stage');
+  expect(shared.short.size).toBe(1);
 });

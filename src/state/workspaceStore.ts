@@ -1,13 +1,4 @@
-import {
-  emptyBook,
-  emptyHistory,
-  isBookCommand,
-  redo,
-  undo,
-  withRecordedCharges,
-  type Book,
-  type Project,
-} from '@/core/project';
+import { emptyHistory, withRecordedCharges, type Book, type Project } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
   newProjectRecord,
@@ -17,84 +8,57 @@ import {
   type Settings,
   type Tags,
 } from '@/data/records';
-import type { Stored, StoredProjects } from '@/data/repository';
-import { clearRedo, nextStep, type Step, type Way } from './history';
-import { transact, type WorkspaceCommand } from './transaction';
-import { RecordKeeper, type Kept, type UnsavedStep } from './recordKeeper';
+import type { Stored } from '@/data/repository';
+import { heldBy, nextStep, type Step, type Way } from './history';
+import type { Journal } from './journal';
+import { BOOK, SETTINGS, type JournalEntry } from './journalEntry';
+import { historyIn, perform, turnedIds, type Performed } from './perform';
+import type { WorkspaceCommand } from './transaction';
+import { RecordKeeper, type Kept } from './recordKeeper';
+import type { Workspace, WorkspaceEvent, WorkspaceStorage } from './workspace';
 import type { Clock, WriteOutcome } from './writeQueue';
 
-/** The same before it returns, for a page that goes. What is stored may be of any of `parents`. */
-export interface StorageNow {
-  readProject: (id: string) => Stored<ProjectRecord> | null;
-  readBook: () => Stored<BookRecord> | null;
-  saveProject: (record: ProjectRecord, tags: Tags, parents: (string | null)[]) => Kept;
-  saveBook: (record: BookRecord, tags: Tags, parents: (string | null)[]) => Kept;
-  saveSettings: (settings: Settings) => Kept;
-}
-
-/** Where a workspace is kept. */
-export interface WorkspaceStorage {
-  loadProjects: (now: number) => Promise<StoredProjects>;
-  readProject: (id: string) => Promise<Stored<ProjectRecord> | null>;
-  loadBook: (now: number) => Promise<Stored<BookRecord>>;
-  loadSettings: (now: number) => Promise<Settings | null>;
-  saveProject: (record: ProjectRecord, tags: Tags) => Promise<'saved' | 'refused'>;
-  saveBook: (record: BookRecord, tags: Tags) => Promise<'saved' | 'refused'>;
-  saveSettings: (settings: Settings) => Promise<void>;
-  now: StorageNow;
-  /** The sample projects that are missing, and the book with what they need. */
-  withSamples: (
-    book: Book,
-    held: Record<string, Pick<ProjectRecord, 'deletedAt'>>,
-  ) => Promise<{ book: Book; added: ProjectRecord[] }>;
-}
-
-/** All that a browser keeps. Values never change: every change makes a new one. */
-export interface Workspace {
-  records: Record<string, ProjectRecord>;
-  damaged: Damaged[];
-  book: BookRecord;
-  settings: Settings;
-}
-
-/** What the user should hear of. */
-export type WorkspaceEvent =
-  | { kind: 'changed'; projectIds: string[]; book: boolean; settings: boolean }
-  /** `isWhole`: what was done here is kept too; otherwise a change that was taken back or made again is lost. */
-  | { kind: 'otherTab'; name: string; isWhole: boolean }
-  | { kind: 'notKept'; error: unknown }
-  | { kind: 'keptAgain' }
-  /** The price book could not be read: it lies aside, untouched. */
-  | { kind: 'bookSetAside' };
+export { emptyWorkspace, type Workspace, type WorkspaceEvent, type WorkspaceStorage } from './workspace';
 
 interface Options {
   storage: WorkspaceStorage;
+  journal: Journal;
+  /** The tabs that are there: what they have in their journals is theirs to write. */
+  livingTabs: () => Promise<ReadonlySet<string>>;
   clock: Clock;
   newId: () => string;
 }
 
-const BOOK = 'book';
-const SETTINGS = 'settings';
+/** A change that is not kept after so long, in ms, is told. */
+const SLOW_AFTER = 2000;
+
+type Place = { projectId: string } | 'book' | 'settings';
+/** An entry without what tells it from others. */
+type Deed = {
+  [Kind in JournalEntry['kind']]: Omit<Extract<JournalEntry, { kind: Kind }>, 'id' | 'tab' | 'at'>;
+}[JournalEntry['kind']];
 
 /**
- * The one owner of what the user makes: projects, price book, settings. Every change is one `dispatch`: one transaction and
- * one step to undo. What is new is there at once and written behind it.
+ * The one owner of what the user makes: projects, price book, settings. All that is done is an entry of the journal: one
+ * transaction and one step to undo. What is new is there at once, is written down before the call returns, and is put in its
+ * records behind it.
  */
 export class WorkspaceStore {
   private workspace: Workspace | null = null;
   private loading: Promise<Workspace> | null = null;
   private readonly listeners = new Set<(event: WorkspaceEvent) => void>();
   private readonly keeper: RecordKeeper;
-  private isFailing = false;
+  /** It was told that something is not kept. */
+  private isTold = false;
+  private isWatching = false;
 
   constructor(private readonly options: Options) {
     this.keeper = new RecordKeeper({
       clock: options.clock,
       newId: options.newId,
-      write: (key, tags) => this.write(key, tags),
-      writeNow: (key, tags, parents) => this.writeNow(key, tags, parents),
-      rebase: async (key, again) => this.rebase(key, again, await this.reload(key)),
-      rebaseNow: (key, again) => this.rebase(key, again, this.reloadNow(key)),
+      write: (key, tags, own) => this.write(key, tags, own),
+      rebase: (key, again) => this.rebase(key, again),
+      onKept: (entryId) => options.journal.strike(entryId),
       onOutcome: (outcome, isFailing, error) => this.heard(outcome, isFailing, error),
     });
   }
@@ -113,8 +77,14 @@ export class WorkspaceStore {
   /** Reads what is kept, once; a new browser is given the samples, on screen while they are written. */
   async load(): Promise<Workspace> {
     this.loading ??= this.read();
-    const first = await this.loading;
-    return this.workspace ?? first;
+    try {
+      const first = await this.loading;
+      return this.workspace ?? first;
+    } catch (error) {
+      // What could not be read now may be read the next time.
+      this.loading = null;
+      throw error;
+    }
   }
 
   /** Resolves when every change so far was tried to be written. */
@@ -122,14 +92,14 @@ export class WorkspaceStore {
     return this.keeper.written();
   }
 
-  /** Writes every change before it returns, as the page goes. */
-  flush(): void {
-    this.keeper.flush();
-  }
-
   /** Whether a change is not written yet. */
   get hasUnwritten(): boolean {
     return this.keeper.hasUnwritten;
+  }
+
+  /** Whether a page that goes now would lose something: neither its record nor the journal has it. */
+  get isAtRisk(): boolean {
+    return this.keeper.hasUnwritten && this.options.journal.isAtRisk;
   }
 
   /** Applies commands as one step, each to the newest state; `projectId` is the project they are for or were given in. */
@@ -138,16 +108,8 @@ export class WorkspaceStore {
     projectId: string | null = null,
     name?: string,
   ): void {
-    const workspace = this.workspace;
-    if (!workspace) return;
     const list = Array.isArray(commands) ? commands : [commands];
-    const step: UnsavedStep = {
-      commands: list,
-      at: this.options.clock.now(),
-      id: this.options.newId(),
-      projectId,
-    };
-    this.apply(step, name);
+    this.do({ kind: 'commands', projectId, commands: list, ...(name === undefined ? {} : { name }) });
   }
 
   /** What undo or redo would do next in a project; null: nothing. Without a project: in the book alone. */
@@ -163,57 +125,57 @@ export class WorkspaceStore {
   step(projectId: string | null, way: Way): void {
     const workspace = this.workspace;
     const next = this.next(projectId, way);
-    if (!workspace || !next) return;
-    const turn = way === 'undo' ? undo : redo;
-    const step = { commands: null, at: this.options.clock.now(), id: '', projectId };
-    const record = projectId === null ? undefined : workspace.records[projectId];
-    const turned = next.ofProject && record ? turn(record.project, record.history) : null;
-    const turnedBook = next.ofBook ? turn(workspace.book.book, workspace.book.history) : null;
-    this.put(
-      turned && record
-        ? {
-            ...record,
-            // A step of before trips were recorded may bring back a purchase without its own.
-            project: withRecordedCharges(turned.document, workspace.book.book.stores),
-            history: turned.history,
-          }
-        : undefined,
-      turnedBook ? { book: turnedBook.document, history: turnedBook.history } : undefined,
-      step,
-    );
+    if (workspace && next)
+      this.do({ kind: 'turn', projectId, way, ...turnedIds(workspace, projectId, way, next) });
   }
 
-  /** Puts a project in that is new here, or opened from a file in place of one of its id. */
+  /**
+   * Puts a project in that is new here, or opened from a file in place of one of its id: that is one step, which undo takes
+   * back. What could not be read of its id lies aside.
+   */
   addProject(project: Project): void {
-    const stores = this.workspace?.book.book.stores ?? {};
-    this.put(newProjectRecord(withRecordedCharges(project, stores)), undefined, this.wholeRecord());
+    const workspace = this.workspace;
+    if (!workspace) return;
+    const record = newProjectRecord(withRecordedCharges(project, workspace.book.book.stores));
+    const kind = workspace.records[project.id] ? 'replaceProject' : 'newProject';
+    const put = () => this.do({ kind, projectId: project.id, record });
+    const damaged = workspace.damaged.find(({ id }) => id === project.id);
+    if (!damaged) return put();
+    void this.options.storage.setAside('project', damaged.text, this.options.clock.now()).then(
+      () => {
+        this.workspace = without(this.workspace, damaged);
+        put();
+      },
+      (error: unknown) => this.tell({ kind: 'notKept', error }),
+    );
   }
 
   /** Deletes a project so that it can be had back for 30 days; null takes it back. */
   setDeleted(projectId: string, deletedAt: number | null): void {
-    const record = this.workspace?.records[projectId];
-    if (record) this.put({ ...record, deletedAt }, undefined, this.wholeRecord());
+    this.do({ kind: 'deleteProject', projectId, deletedAt });
     if (deletedAt !== null) this.dispatch({ type: 'releaseRack', projectId });
   }
 
   changeSettings(fields: Partial<Settings>): void {
-    const workspace = this.workspace;
-    if (!workspace) return;
-    this.workspace = { ...workspace, settings: { ...workspace.settings, ...fields } };
-    this.keeper.enqueue(SETTINGS);
-    this.tell({ kind: 'changed', projectIds: [], book: false, settings: true });
+    this.do({ kind: 'settings', projectId: null, fields });
   }
 
   /** Puts the sample projects back beside what is there. */
   async bringSamplesBack(): Promise<void> {
     const workspace = await this.load();
-    const { book, added } = await this.options.storage.withSamples(workspace.book.book, workspace.records);
-    for (const record of added) this.put(record, undefined, this.wholeRecord());
-    this.put(undefined, { book, history: emptyHistory() }, this.wholeRecord());
+    const { book: held } = workspace.book;
+    const { book, added } = await this.options.storage.withSamples(held, workspace.records);
+    const isNew = (own: Record<string, unknown>) => (one: { id: string }) => own[one.id] === undefined;
+    this.dispatch({
+      type: 'putPrices',
+      stores: Object.values(book.stores).filter(isNew(held.stores)),
+      prices: Object.values(book.prices).filter(isNew(held.prices)),
+    });
+    for (const { project } of added) this.addProject(project);
   }
 
   /** Takes over what another tab has written of a project, the book or the settings. */
-  async takeOver(place: { projectId: string } | 'book' | 'settings'): Promise<void> {
+  async takeOver(place: Place): Promise<void> {
     const workspace = await this.load();
     if (place === 'settings') {
       const settings =
@@ -229,10 +191,11 @@ export class WorkspaceStore {
   }
 
   private async read(): Promise<Workspace> {
-    const { storage, clock } = this.options;
+    const { storage, clock, journal } = this.options;
     const settings = await storage.loadSettings(clock.now());
     const projects = await storage.loadProjects(clock.now());
     const book = await storage.loadBook(clock.now());
+    const living = await this.options.livingTabs();
     this.keeper.follow(BOOK, book.tag);
     if (book.isSetAside) this.tell({ kind: 'bookSetAside' });
     for (const [id, { tag }] of Object.entries(projects.records)) this.keeper.follow(id, tag);
@@ -253,6 +216,7 @@ export class WorkspaceStore {
       this.keeper.enqueue(SETTINGS);
       if (Object.keys(records).length === 0) await this.addFirstSamples(this.workspace);
     }
+    for (const left of journal.takeUp(living)) this.replay(left);
     this.tell({
       kind: 'changed',
       projectIds: Object.keys(this.workspace.records),
@@ -273,108 +237,89 @@ export class WorkspaceStore {
     this.keeper.enqueue(BOOK);
   }
 
-  private wholeRecord(): UnsavedStep {
-    return { commands: null, at: this.options.clock.now(), id: '', projectId: null };
+  /** Does what is new: it is written down before this returns. */
+  private do(deed: Deed): void {
+    if (!this.workspace) return;
+    const { journal, newId, clock } = this.options;
+    const entry: JournalEntry = { ...deed, id: newId(), tab: journal.tabId, at: clock.now() };
+    const performed = perform(this.workspace, entry, () => false);
+    if (isNothing(performed)) return;
+    journal.append(entry);
+    this.take(entry, performed);
   }
 
-  private apply(step: UnsavedStep, name?: string): void {
+  /** Does again what a tab that is gone had done, as far as its records have not got it. */
+  private replay(left: JournalEntry[]): void {
+    const isHeld = heldBy(left, (key) => this.workspace && historyIn(this.workspace, key));
+    for (const [index, entry] of left.entries()) {
+      const workspace = this.workspace;
+      // Of what cannot be read it is kept until that can.
+      if (!workspace || workspace.damaged.some(({ id }) => id === entry.projectId)) continue;
+      this.take(
+        entry,
+        perform(workspace, entry, (key) => isHeld(key, index)),
+      );
+      if (!this.keeper.holds(entry.id)) this.options.journal.strike(entry.id);
+    }
+  }
+
+  /** Takes new states of records, and has them written. */
+  private take(entry: JournalEntry, { record, book, settings }: Performed): void {
     const workspace = this.workspace;
-    if (!workspace || !step.commands) return;
-    const { projectId } = step;
-    const record = projectId === null ? undefined : workspace.records[projectId];
-    const made = transact(
-      { record, book: workspace.book },
-      step.commands,
-      { id: step.id, at: step.at, ...(projectId === null ? {} : { projectId }) },
-      name,
-    );
-    const isProject = made.record !== record;
-    const isBook = made.book !== workspace.book;
-    // A change made anew ends what could be made again, in the project and in the book alike.
-    const book = isBook
-      ? made.book
-      : isProject
-        ? this.withoutRedoOf(workspace.book, projectId)
-        : workspace.book;
-    const own =
-      made.record && !isProject && isBook
-        ? { ...made.record, history: clearRedo(made.record.history) }
-        : made.record;
-    this.put(
-      own && own !== record && (isProject || own.history !== record?.history) ? own : undefined,
-      book === workspace.book ? undefined : book,
-      step,
-    );
-  }
-
-  private withoutRedoOf(book: BookRecord, projectId: string | null): BookRecord {
-    return projectId !== null && book.history.future.at(-1)?.projectId === projectId
-      ? { ...book, history: clearRedo(book.history) }
-      : book;
-  }
-
-  private put(record: ProjectRecord | undefined, book: BookRecord | undefined, step: UnsavedStep): void {
-    const workspace = this.workspace;
-    if (!workspace || (!record && !book)) return;
+    if (!workspace || !(record || book || settings)) return;
     this.workspace = {
       ...workspace,
       ...(record ? { records: { ...workspace.records, [record.project.id]: record } } : {}),
       ...(book ? { book } : {}),
+      ...(settings ? { settings } : {}),
     };
-    for (const key of [...(record ? [record.project.id] : []), ...(book ? [BOOK] : [])]) {
-      this.keeper.enqueue(key, step);
-    }
+    const keys = [
+      ...(record ? [record.project.id] : []),
+      ...(book ? [BOOK] : []),
+      ...(settings ? [SETTINGS] : []),
+    ];
+    for (const key of keys) this.keeper.enqueue(key, entry);
+    this.watch();
     this.tell({
       kind: 'changed',
       projectIds: record ? [record.project.id] : [],
       book: book !== undefined,
-      settings: false,
+      settings: settings !== undefined,
     });
   }
 
-  private write(key: string, tags: Tags): Promise<Kept> | null {
+  private write(key: string, tags: Tags, own: string[]): Promise<Kept> | null {
     const { storage } = this.options;
     const workspace = this.workspace;
     if (!workspace) return null;
     if (key === SETTINGS) return storage.saveSettings(workspace.settings).then(() => 'saved');
-    if (key === BOOK) return storage.saveBook(workspace.book, tags);
+    if (key === BOOK) return storage.saveBook(workspace.book, tags, own);
     const record = workspace.records[key];
-    return record ? storage.saveProject(record, tags) : null;
+    return record ? storage.saveProject(record, tags, own) : null;
   }
 
-  private writeNow(key: string, tags: Tags, parents: (string | null)[]): Kept | null {
-    const { now } = this.options.storage;
-    const workspace = this.workspace;
-    if (!workspace) return null;
-    if (key === SETTINGS) return now.saveSettings(workspace.settings);
-    if (key === BOOK) return now.saveBook(workspace.book, tags, parents);
-    const record = workspace.records[key];
-    return record ? now.saveProject(record, tags, parents) : null;
+  /** Another tab was first: its state is taken, and what was done here is done again on it. False: it cannot be read. */
+  private async rebase(key: string, again: JournalEntry[]): Promise<boolean> {
+    const name = await this.reload(key);
+    if (name === null) return false;
+    const isHeld = heldBy(again, (of) => this.workspace && historyIn(this.workspace, of));
+    let isWhole = true;
+    for (const [index, entry] of again.entries()) {
+      if (!this.workspace || isHeld(key, index)) continue;
+      const performed = perform(this.workspace, entry, (of) => of !== key);
+      if (isNothing(performed)) isWhole &&= entry.kind !== 'turn';
+      else this.take(entry, performed);
+    }
+    this.tell({ kind: 'otherTab', name, isWhole });
+    return true;
   }
 
-  /** Another tab was first: its state was taken, and what was done here is done again on it. */
-  private rebase(key: string, again: UnsavedStep[], name: string): void {
-    for (const step of again)
-      if (step.commands) {
-        const isBook = key === BOOK;
-        const commands = step.commands.filter((one) => isBookCommand(one) === isBook);
-        this.apply({ ...step, commands });
-      }
-    this.tell({ kind: 'otherTab', name, isWhole: again.every(({ commands }) => commands !== null) });
-  }
-
-  private async reload(key: string): Promise<string> {
+  /** Takes what is stored of a record, and returns how it is called; null: it cannot be read. */
+  private async reload(key: string): Promise<string | null> {
     const { storage, clock } = this.options;
     return key === BOOK
       ? this.takeBook(await storage.loadBook(clock.now()))
       : this.takeProject(key, await storage.readProject(key));
-  }
-
-  private reloadNow(key: string): string {
-    const { now } = this.options.storage;
-    return key === BOOK
-      ? this.takeBook(now.readBook() ?? { record: this.workspace?.book ?? emptyWorkspace().book, tag: null })
-      : this.takeProject(key, now.readProject(key));
   }
 
   private takeBook({ record, tag }: Stored<BookRecord>): string {
@@ -384,21 +329,41 @@ export class WorkspaceStore {
     return 'The price book';
   }
 
-  private takeProject(key: string, stored: Stored<ProjectRecord> | null): string {
+  private takeProject(key: string, stored: Stored<ProjectRecord> | Damaged | null): string | null {
     this.keeper.follow(key, stored?.tag ?? null);
     const workspace = this.workspace;
+    const isRead = !stored || !('problems' in stored);
     if (workspace && stored)
-      this.workspace = { ...workspace, records: { ...workspace.records, [key]: stored.record } };
+      this.workspace =
+        'problems' in stored
+          ? withDamaged(workspace, stored)
+          : { ...workspace, records: { ...workspace.records, [key]: stored.record } };
+    if (!isRead) {
+      this.keeper.drop(key);
+      this.tell({ kind: 'unreadable', name: workspace?.records[key]?.project.name ?? '' });
+    }
     this.tell({ kind: 'changed', projectIds: [key], book: false, settings: false });
-    return stored?.record.project.name ?? '';
+    return isRead ? (this.workspace?.records[key]?.project.name ?? '') : null;
+  }
+
+  /** Tells where what was just done is not kept in a while. */
+  private watch(): void {
+    if (this.isWatching) return;
+    this.isWatching = true;
+    this.options.clock.after(SLOW_AFTER, () => {
+      this.isWatching = false;
+      if (!this.keeper.hasUnwritten || this.isTold) return;
+      this.isTold = true;
+      this.tell({ kind: 'slow' });
+    });
   }
 
   private heard(outcome: WriteOutcome, isFailing: boolean, error: unknown): void {
     if (outcome === 'failed') {
-      if (!this.isFailing) this.tell({ kind: 'notKept', error });
-      this.isFailing = true;
-    } else if (this.isFailing && !isFailing) {
-      this.isFailing = false;
+      if (!this.isTold) this.tell({ kind: 'notKept', error });
+      this.isTold = true;
+    } else if (this.isTold && !isFailing && !this.keeper.hasUnsavedAny) {
+      this.isTold = false;
       this.tell({ kind: 'keptAgain' });
     }
   }
@@ -408,16 +373,20 @@ export class WorkspaceStore {
   }
 }
 
+const isNothing = ({ record, book, settings }: Performed): boolean => !record && !book && !settings;
+
 /** A record whose purchases say what trips and shipping came to. */
 const charged = (record: ProjectRecord, book: Book): ProjectRecord => {
   const project = withRecordedCharges(record.project, book.stores);
   return project === record.project ? record : { ...record, project };
 };
 
-/** A workspace with nothing in it. */
-export const emptyWorkspace = (): Workspace => ({
-  records: {},
-  damaged: [],
-  book: { book: emptyBook(), history: emptyHistory() },
-  settings: DEFAULT_SETTINGS,
-});
+/** A workspace in which something that cannot be read is no more. */
+const without = (workspace: Workspace | null, { key }: Damaged): Workspace | null =>
+  workspace && { ...workspace, damaged: workspace.damaged.filter((one) => one.key !== key) };
+
+/** One in which a project cannot be read any more. */
+const withDamaged = (workspace: Workspace, damaged: Damaged): Workspace => {
+  const { [damaged.id]: _, ...records } = workspace.records;
+  return { ...workspace, records, damaged: [...workspace.damaged, damaged] };
+};

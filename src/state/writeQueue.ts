@@ -38,7 +38,6 @@ export class WriteQueue {
   private readonly failed = new Map<string, number>();
   private readonly idle: (() => void)[] = [];
   private isWriting = false;
-  private writing: string | null = null;
   private cancelRetry: (() => void) | null = null;
 
   constructor(private readonly options: Options) {}
@@ -57,18 +56,6 @@ export class WriteQueue {
   /** Whether a write has failed and was not made since. */
   get isFailing(): boolean {
     return this.failed.size > 0;
-  }
-
-  /** Takes out all that is not written, what is being written among it: someone else writes it now. */
-  takeAll(): string[] {
-    const keys = new Set([
-      ...(this.writing === null ? [] : [this.writing]),
-      ...this.waiting,
-      ...this.failed.keys(),
-    ]);
-    this.waiting.clear();
-    this.failed.clear();
-    return [...keys];
   }
 
   /** Resolves when everything asked for so far was tried once. */
@@ -98,7 +85,6 @@ export class WriteQueue {
   }
 
   private async writeOne(key: string): Promise<void> {
-    this.writing = key;
     try {
       const outcome = await this.options.write(key);
       this.failed.delete(key);
@@ -107,7 +93,6 @@ export class WriteQueue {
       this.failed.set(key, (this.failed.get(key) ?? 0) + 1);
       this.options.onOutcome(key, 'failed', error);
     }
-    this.writing = null;
   }
 
   private planRetry(): void {

@@ -12,7 +12,9 @@ const size = (units: number): string =>
     ? `${units}`
     : units < 1_000_000
       ? `${Math.round(units / 1000)} kB`
-      : `${(units / 1e6).toFixed(1)} MB`;
+      : units < 1e9
+        ? `${(units / 1e6).toFixed(1)} MB`
+        : `${(units / 1e9).toFixed(1)} GB`;
 
 /** How full the browser's storage is, and what old price history could be thinned out of it. */
 export const Room = () => {
@@ -56,6 +58,11 @@ export const Room = () => {
           }}
         />
       </View>
+      <Text size="small" tone="soft">
+        {full.isPromised
+          ? 'The browser has promised not to clear it.'
+          : 'The browser may clear it when it is short of room: save what matters to files.'}
+      </Text>
       <Text size="small" tone="soft">
         {full.parts.map(({ name, used }) => `${name} ${size(used)}`).join(' · ')}
       </Text>

@@ -2,7 +2,7 @@ import { Component, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { saveFile } from '@/platform/files';
 import { reloadPage } from '@/platform/page';
-import { everythingKept } from '@/platform/tabs';
+import { everythingKept } from '@/data/storage';
 import { Button, Text } from '@/ui';
 
 interface Props {
@@ -32,7 +32,11 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
         <View style={styles.buttons}>
           <Button
             mode="contained"
-            onPress={() => saveFile('billet-everything.json', everythingKept(), 'application/json')}
+            onPress={() =>
+              void everythingKept().then((text) =>
+                saveFile('billet-everything.json', text, 'application/json'),
+              )
+            }
           >
             Save everything to a file
           </Button>

@@ -2,6 +2,8 @@ import { useEffect } from 'react';
 import { Slot, useLocalSearchParams } from 'expo-router';
 import { BuyPlace } from '@/features/buy';
 import { ComparePlace } from '@/features/compare';
+import { PartsPlace } from '@/features/parts';
+import { PricesPlace } from '@/features/prices';
 import { ProjectFrame } from '@/features/projects/ProjectFrame';
 import { RunPlace } from '@/features/run';
 import { ErrorScreen } from '@/features/shell/ErrorScreen';
@@ -14,6 +16,8 @@ export default function ProjectLayout() {
   const { id } = useLocalSearchParams<{ id: string }>();
   useEffect(() => {
     const timer = setTimeout(() => {
+      void PartsPlace.ready();
+      void PricesPlace.ready();
       void BuyPlace.ready();
       void ComparePlace.ready();
       void SpendPlace.ready();

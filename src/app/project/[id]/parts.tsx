@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PartsPlace } from '@/features/parts/PartsPlace';
+import { PartsPlace } from '@/features/parts';
 
 export default function PartsRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { PricesPlace } from '@/features/prices/PricesPlace';
+import { PricesPlace } from '@/features/prices';
 
 export default function PricesRoute() {
   const { id, take } = useLocalSearchParams<{ id: string; take?: string }>();
