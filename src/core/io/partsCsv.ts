@@ -42,6 +42,7 @@ export const readParts = (
   const table = readTable(text, file, COLUMNS, ['part', 'qty']);
   if (!table.ok) return table;
   const groups = new Map<string, Group>();
+  const known = new Set<string>();
   const problems: Problem[] = [];
   for (const row of table.value.rows) {
     const name = row.cells['group'] || 'main';
@@ -49,7 +50,8 @@ export const readParts = (
     groups.set(name, group);
     const parts = group.options[0]?.parts ?? [];
     const { part, faults } = readPart(row, file, unit, newId());
-    if (part.name !== '' && parts.some((other) => other.name === part.name))
+    const place = JSON.stringify([name, part.name]);
+    if (part.name !== '' && known.has(place))
       faults.push(
         fileProblem(
           file,
@@ -58,6 +60,7 @@ export const readParts = (
           `"${part.name}" is in the group ${name} already; give it another name`,
         ),
       );
+    known.add(place);
     problems.push(...faults);
     parts.push(part);
   }

@@ -14,7 +14,7 @@ import {
 } from '../project';
 import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
 import { currentOffers, withDressed, type Offer } from '../pricing';
-import { usefulOffers } from '../cutting/model';
+import { undominated, usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
 
@@ -37,18 +37,19 @@ const makeInput = (project: Project, book: Book): PlanInput => {
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
   );
   const ids = new Set(usable.map(({ id }) => id));
+  const useful = usefulOffers({
+    parts,
+    settings,
+    offers: withDressed(
+      currentOffers(book).filter(({ storeId }) => ids.has(storeId)),
+      parts,
+    ).map((offer) => withStoreCuts(offer, book)),
+  });
   return {
     currency: project.currency,
     unit: project.unit,
     parts,
-    offers: usefulOffers({
-      parts,
-      settings,
-      offers: withDressed(
-        currentOffers(book).filter(({ storeId }) => ids.has(storeId)),
-        parts,
-      ).map((offer) => withStoreCuts(offer, book)),
-    }),
+    offers: undominated(useful, { parts, settings, stores: usable }),
     stores: usable
       .map((store) =>
         termsOf(

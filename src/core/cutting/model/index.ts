@@ -8,6 +8,7 @@ export * from './plan';
 export * from './stock';
 export * from './cutTree';
 export * from './cuttable';
+export * from './undominated';
 export * from './wantedItems';
 export * from './netPricing';
 export * from './carry';

@@ -43,8 +43,6 @@ export const crosscuts = (
     slant,
     entries: entries.filter((entry) => entry.slant === slant).sort((a, b) => b.size - a.size),
   }));
-  const isOneToOne = entries.every(({ parts }) => parts.length === 1 && parts[0]?.[1] === 1);
-
   const blocksFor = (worth: Float64Array, left: number[], cellsOf: (size: Ticks) => number): Block[] =>
     groups.map(({ slant, entries: own }) => ({
       charge: cellsOf(slant),
@@ -91,11 +89,13 @@ export const crosscuts = (
     price,
     fill: (worth, left) => price(worth, left).flatMap(({ patterns }) => patterns),
     enumerate: (at, worth, least, limit) => {
-      if (!isOneToOne) return null;
       const left = types.map(({ demand }) => demand);
-      const table = fillTable(blocksFor(worth, left, grid.up), grid.cells);
-      const all = nearBest(table, cellsIn(rooms[at] ?? 0, grid), least, limit);
-      return all && all.map((counts) => patternOf(indices[at] ?? 0, counts));
+      const room = rooms[at] ?? 0;
+      // Rounded down, sizes leave out none that fits; rounded up, they tell which are surely not full.
+      const table = fillTable(blocksFor(worth, left, grid.down), cellsIn(longest, grid));
+      const sure = { blocks: blocksFor(worth, left, grid.up), cells: cellsIn(room, grid) };
+      const all = nearBest(table, cellsIn(room, grid), sure, least, limit);
+      return all && withoutTwins(all.map((counts) => patternOf(indices[at] ?? 0, counts)));
     },
   };
 
@@ -154,10 +154,19 @@ const oneSlant = (type: number, types: CuttingInstance['types']): Ticks => {
   return slantOffset(part.ends, part.width);
 };
 
-/** Every full way to fill so many cells that is worth `least` or more; null where there are more than `limit`. */
+/** The same pieces on a board, put together by themselves or in pairs, are one pattern. */
+const withoutTwins = (patterns: Pattern[]): Pattern[] => [
+  ...new Map(patterns.map((pattern) => [pattern.counts.join(';'), pattern])).values(),
+];
+
+/**
+ * Every way to fill so many cells that is worth `least` or more, and in which nothing more fits for `sure`; null where there are
+ * more than `limit`.
+ */
 const nearBest = (
   { blocks, layers, entry }: Table,
   cells: number,
+  sure: { blocks: Block[]; cells: number },
   least: number,
   limit: number,
 ): number[][][] | null => {
@@ -165,11 +174,16 @@ const nearBest = (
   const counts = blocks.map(({ items }) => items.map(() => 0));
   const search = { isOver: false, steps: 0 };
 
-  const isFull = (left: number): boolean => {
-    const steepest = blocks.find((_, at) => counts[at]?.some((count) => count > 0));
-    return blocks.every(({ charge, items }, at) => {
-      const more = Math.max(0, charge - (steepest?.charge ?? 0));
-      return items.every(({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size + more > left);
+  const isFull = (): boolean => {
+    const steepest = sure.blocks.find((_, at) => counts[at]?.some((count) => count > 0))?.charge ?? 0;
+    const taken = sure.blocks.reduce(
+      (sum, { items }, at) =>
+        sum + items.reduce((own, { size }, index) => own + size * (counts[at]?.[index] ?? 0), 0),
+      steepest,
+    );
+    return sure.blocks.every(({ charge, items }, at) => {
+      const left = sure.cells - taken - Math.max(0, charge - steepest);
+      return items.every(({ size, most }, index) => (counts[at]?.[index] ?? 0) >= most || size > left);
     });
   };
 
@@ -181,7 +195,7 @@ const nearBest = (
     }
     const block = blocks[at];
     if (!block) {
-      if (isFull(left)) found.push(counts.map((own) => [...own]));
+      if (isFull()) found.push(counts.map((own) => [...own]));
       search.isOver = found.length > limit;
       return;
     }

@@ -147,8 +147,10 @@ export interface ColumnGenerationResult {
   itemDuals: Float64Array;
   stockDuals: Float64Array;
   cut: CuttingPlane;
-  /** No pattern is missing: the objective is that over all patterns. */
+  /** No pattern is missing: the objective is that over all patterns, or a bound below it. */
   isComplete: boolean;
+  /** Its duals were made smaller, and patterns between the grid and the wood may be missing. */
+  isScaled?: true;
 }
 
 /** What cuts nothing off. */
@@ -232,4 +234,30 @@ export const generateColumns = (
         isComplete,
       };
   }
+};
+
+/** Duals that must be scaled by less than this say too little. */
+const LEAST_SCALE = 0.97;
+
+/**
+ * Where sizes are not whole on the grid, a pattern may be worth a little more than its board by the bound of the pricing, though
+ * none is found. With the item duals so much smaller that none can be, the duals are feasible: their objective is a bound, and
+ * reduced costs by them hold for all patterns. Duals that are far from it are left as they are.
+ */
+export const madeFeasible = (root: ColumnGenerationResult, demand: number[]): ColumnGenerationResult => {
+  const { objective, itemDuals, stockDuals, cut, isComplete } = root;
+  if (isComplete || objective === null || cut.stockValue.length === 0) return root;
+  const scale = Math.min(
+    1,
+    ...cut.stockValue.map((value, stock) => (value > 0 ? (stockDuals[stock] ?? 0) / value : 1)),
+  );
+  if (scale < LEAST_SCALE) return root;
+  const lost = demand.reduce((sum, count, type) => sum + count * (itemDuals[type] ?? 0), 0) * (1 - scale);
+  return {
+    ...root,
+    itemDuals: itemDuals.map((dual) => dual * scale),
+    objective: objective - lost,
+    isComplete: true,
+    isScaled: true,
+  };
 };

@@ -6,6 +6,7 @@ import type { Solver } from './highs';
 import {
   generateColumns,
   integerProgram,
+  madeFeasible,
   newMaster,
   newPatternPool,
   withPatternRows,
@@ -169,7 +170,8 @@ export class SubproblemSolver {
     }
     this.addCut(root);
     if (!root.isComplete) return;
-    if (this.isShort(root)) state.bound = Infinity;
+    // What is missing on the grid may still fit in the wood.
+    if (this.isShort(root) && !root.isScaled) state.bound = Infinity;
     else if (root.objective !== null) state.bound = Math.max(state.bound, root.objective * (1 - 1e-9));
   }
 
@@ -271,12 +273,15 @@ export class SubproblemSolver {
     // Cut both ways, patterns take long to find; the time is better spent on whole ones.
     const end = this.isParted ? this.deadline.left() * SHARE_LEFT : 0;
     const demand = wood.types.map((type) => type.demand);
-    const root = generateColumns(
-      this.masterOf(),
-      this.pool,
-      wood,
+    const root = madeFeasible(
+      generateColumns(
+        this.masterOf(),
+        this.pool,
+        wood,
+        demand,
+        () => this.isLate() || this.deadline.left() < end,
+      ),
       demand,
-      () => this.isLate() || this.deadline.left() < end,
     );
     this.roots.set(state, root);
     return root;
@@ -388,7 +393,8 @@ export class SubproblemSolver {
         const least = (root.stockDuals[stock] ?? 0) - gap;
         const near = generator.enumerate(at, root.itemDuals, least, MAX_NEAR - found.length);
         if (!near) return null;
-        found.push(...near);
+        // Sizes that are not whole on the grid are rounded down: what does not fit is left out here.
+        found.push(...near.filter(this.subproblem.isAllowed));
       }
     return found;
   }
