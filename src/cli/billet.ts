@@ -11,8 +11,13 @@ import { inputOf, nameOf, readGiven, readText, type Given } from './files';
 const BAD_INPUT = 2;
 const NO_PLAN = 1;
 
+/** So many faults are printed; the rest is counted. */
+const MAX_TOLD = 100;
+
 const tellFaults = (problems: Problem[]): number => {
-  for (const { place, sentence } of problems) process.stderr.write(`${place}: ${sentence}\n`);
+  for (const { place, sentence } of problems.slice(0, MAX_TOLD))
+    process.stderr.write(`${place}: ${sentence}\n`);
+  if (problems.length > MAX_TOLD) process.stderr.write(`and ${problems.length - MAX_TOLD} more\n`);
   return BAD_INPUT;
 };
 

@@ -32,3 +32,11 @@ test.each(['=1+1', '+cmd|x', '-1+1', '@SUM(A1)'])('%s is no formula in the file'
 test.each(['-5.00', '+3', '12,50'])('%s stays a number', (text) =>
   expect(writeTable(['name'], [{ name: text }])).not.toContain("'"),
 );
+
+test('a file of more rows than can be dealt with is refused with how many it has, before it is read', () => {
+  const began = performance.now();
+  const read = readTable(`part,qty\n${'a,1\n'.repeat(1_000_000)}`, 'parts.csv', ['part', 'qty'], ['part']);
+  expect(read.ok).toBe(false);
+  expect(!read.ok && read.problems[0]?.sentence).toMatch(/about 1000000 rows, and a file may have 200000/);
+  expect(performance.now() - began).toBeLessThan(2000);
+});

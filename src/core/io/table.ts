@@ -30,6 +30,15 @@ export const fileProblem = (file: string, line: number, column: string, sentence
   sentence,
 });
 
+/** Rows that a file may have: beyond what reading and planning hold their time and memory for (docs/reliability.md). */
+const MAX_ROWS = 200_000;
+
+const lineCount = (text: string): number => {
+  let count = 1;
+  for (let at = text.indexOf('\n'); at >= 0 && at < text.length - 1; at = text.indexOf('\n', at + 1)) count++;
+  return count;
+};
+
 /**
  * Reads RFC 4180 text with a header row. A byte-order mark, CRLF, quoted line breaks and `;` as separator are
  * accepted, blank lines skipped. The header is line 1; known columns are found without regard to case.
@@ -44,6 +53,19 @@ export const readTable = (
     known.find((column) => column === heading.toLowerCase()) ?? heading,
 ): Result<Table> => {
   const plain = text.replace(/^\uFEFF/, '');
+  const lines = lineCount(plain);
+  if (lines > MAX_ROWS + 1)
+    return {
+      ok: false,
+      problems: [
+        fileProblem(
+          file,
+          MAX_ROWS + 2,
+          '',
+          `there are about ${lines - 1} rows, and a file may have ${MAX_ROWS}; leave out what is old, or part it into several`,
+        ),
+      ],
+    };
   const problems: Problem[] = [];
   const records: { line: number; cells: string[] }[] = [];
   const lineAt = lineCounter(plain);

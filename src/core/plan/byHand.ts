@@ -1,6 +1,6 @@
 import { buyItems, buyStocks, countStocks, spendStocks } from '../cutting/heuristics/buying';
 import { assemble, type Basket } from '../cutting/heuristics';
-import { bestFitDecreasing, boardPieces } from '../cutting/heuristics/packBoards';
+import { bestFitDecreasing, boardPieces, room } from '../cutting/heuristics/packBoards';
 import { rowByRow, TURNINGS } from '../cutting/heuristics/packPanels';
 import {
   offerFitsInCar,
@@ -15,6 +15,7 @@ import {
   type Stock,
 } from '../cutting/model';
 import { groupBy } from '../groupBy';
+import { toMinor } from '../units';
 import type { PlanInput } from './inputTypes';
 
 /**
@@ -24,14 +25,46 @@ import type { PlanInput } from './inputTypes';
 export const byHandPlan = (given: PlanInput): Plan | null => {
   const fits = (offer: PlanInput['offers'][number]) => offerFitsInCar(offer, given.settings);
   const input = { ...given, offers: usefulOffers(given).filter(fits) };
-  const plans = [...new Set(input.offers.map(({ storeId }) => storeId))]
-    .sort()
-    .map((id) => atOneStore({ ...input, offers: input.offers.filter(({ storeId }) => storeId === id) }))
-    .filter((plan) => plan !== null);
-  return plans.reduce<Plan | null>(
-    (best, plan) => (planCost(plan) < (best ? planCost(best) : Infinity) ? plan : best),
-    null,
+  let best: Plan | null = null;
+  const stores = [...new Set(input.offers.map(({ storeId }) => storeId))].sort().map((id) => {
+    const own = { ...input, offers: input.offers.filter(({ storeId }) => storeId === id) };
+    return { own, least: leastAtOneStore(own) };
+  });
+  for (const { own, least } of stores.sort((a, b) => a.least - b.least)) {
+    if (best && toMinor(least, given.currency) > planCost(best)) break;
+    const plan = atOneStore(own);
+    if (plan && planCost(plan) < (best ? planCost(best) : Infinity)) best = plan;
+  }
+  return best;
+};
+
+/** What the boards of a list cost at one store at the least, in millionths: as many as its pieces are long together. */
+const leastAtOneStore = (input: PlanInput): number => {
+  const tillOf = netPricing(input.stores, input.settings);
+  const stocks = stocksOf(input, tillOf);
+  const boards = groupBy(
+    input.parts.filter(({ kind }) => kind === 'board'),
+    needKey,
   );
+  return boards.reduce(
+    (sum, parts) => sum + Math.min(...stocks.map((stock) => leastInOne(parts, stock, input, tillOf))),
+    0,
+  );
+};
+
+/** What boards of one length cost for parts at the least; infinite where one of them is not cut from it. */
+const leastInOne = (
+  parts: PlanInput['parts'],
+  stock: Stock,
+  { settings }: PlanInput,
+  tillOf: NetPricing,
+): number => {
+  if (parts.some((part) => useOf(part, stock, settings) !== 'crosscut')) return Infinity;
+  // What is owned costs nothing.
+  if (stock.ownedCount > 0) return 0;
+  const size = boardPieces(parts, settings).reduce((sum, piece) => sum + piece.size - piece.slack, 0);
+  const boards = Math.ceil(size / room(stock, settings) - 1e-9);
+  return buyStocks(new Map([[stock, boards]]), tillOf)?.cost ?? Infinity;
 };
 
 const atOneStore = (input: PlanInput): Plan | null => {
@@ -64,7 +97,14 @@ const inOneLength = (
   const [first] = parts;
   if (!first) return null;
   let best: (Basket & { cost: number }) | null = null;
-  for (const stock of stocks) {
+  const ranked =
+    first.kind === 'board'
+      ? stocks
+          .map((stock) => ({ stock, least: leastInOne(parts, stock, input, tillOf) }))
+          .sort((a, b) => a.least - b.least)
+      : stocks.map((stock) => ({ stock, least: 0 }));
+  for (const { stock, least } of ranked) {
+    if (best && least > best.cost) break;
     if (
       parts.some(
         (part) => useOf(part, stock, input.settings) !== (part.kind === 'sheet' ? 'panel' : 'crosscut'),

@@ -73,12 +73,38 @@ const cheapestMaterial = (
   const first = parts[0];
   const materials = first ? materialsFor(first, input) : [];
   if (materials.length === 1 && materials[0] !== undefined) return materials[0];
+  const ranked = materials
+    .map((material) => ({ material, least: leastCost(parts, material, stocks, till) }))
+    .sort((a, b) => a.least - b.least || (a.material < b.material ? -1 : 1));
   let best: { material: string; packed: PackedBatch } | null = null;
-  for (const material of materials) {
+  for (const { material, least } of ranked) {
+    // By its face alone it costs more than another does with all that is left over.
+    if (best?.packed.isHome && least > best.packed.cost) break;
     const packed = packBatch({ parts, material }, input, stocks, till);
     if (packed && isBetter(packed, best?.packed ?? null)) best = { material, packed };
   }
   return best?.material ?? null;
+};
+
+/** What parts cost at the least in a material: their face at its cheapest rate. Slanted ones, and what is owned, count nothing. */
+const leastCost = (
+  parts: Item[],
+  material: string,
+  stocks: Stock[],
+  { leastPerPiece }: NetPricing,
+): number => {
+  const [first] = parts;
+  const own = stocks.filter((stock) => stock.kind === first?.kind && stock.material === material);
+  if (own.some(({ ownedCount }) => ownedCount > 0)) return 0;
+  const rates = own.flatMap(({ offers, length, width }) =>
+    offers.map((offer) => leastPerPiece(offer) / (length * width)),
+  );
+  const face = parts.reduce(
+    (sum, { count, length, width, shortOk, ends }) =>
+      sum + (ends.shape === 'square' ? count * Math.max(0, length - shortOk) * width : 0),
+    0,
+  );
+  return Math.min(...rates) * face * (1 - 1e-9);
 };
 
 /** The cheapest of several ways to fill boards or sheets with a pool's parts. Null where none holds them all. */

@@ -86,7 +86,7 @@ const checkUsable = (layout: LayoutToCheck, trim: Ticks, against: CheckAgainst, 
 
 /** What cannot be used of the board that a layout cuts: of what is sold, as the newest of its rows says. */
 const unusableOf = ({ source, ...layout }: LayoutToCheck, { prices, owned }: CheckAgainst): Ticks => {
-  const isOfIt = (row: { kind: string; section: string; length: Ticks | null; material: string }) =>
+  const isOfIt = (row: Thing) =>
     row.kind === layout.kind &&
     row.section === layout.section &&
     row.length === layout.length &&
@@ -96,14 +96,31 @@ const unusableOf = ({ source, ...layout }: LayoutToCheck, { prices, owned }: Che
     const lost = owned.filter(isOfIt).map(({ unusable }) => unusable);
     return lost.length === 0 ? 0 : Math.min(...lost);
   }
-  const rows = prices.filter(
-    (row) =>
-      isOfIt(row) &&
-      nameKey(row.store) === nameKey(source.store) &&
-      nameKey(row.name) === nameKey(source.item),
-  );
+  const rows = rowsByThing(prices).get(thingKey(source.store, source.item, layout)) ?? [];
   return newestOf(rows)?.unusable ?? 0;
 };
+
+type Thing = { kind: string; section: string; length: Ticks | null; material: string };
+
+const thingKey = (store: string, name: string, { kind, section, length, material }: Thing): string =>
+  JSON.stringify([nameKey(store), nameKey(name), kind, section, length, nameKey(material)]);
+
+/** Price rows by what they are of: made once for a list of them. */
+const rowsByThing = (prices: CheckAgainst['prices']): Map<string, CheckAgainst['prices']> => {
+  const held = things.get(prices);
+  if (held) return held;
+  const rows = new Map<string, CheckAgainst['prices']>();
+  for (const row of prices) {
+    const key = thingKey(row.store, row.name, row);
+    const own = rows.get(key);
+    if (own) own.push(row);
+    else rows.set(key, [row]);
+  }
+  things.set(prices, rows);
+  return rows;
+};
+
+const things = new WeakMap<CheckAgainst['prices'], Map<string, CheckAgainst['prices']>>();
 
 const checkMaterial = (
   layout: LayoutToCheck,
