@@ -1,7 +1,14 @@
 import { expose } from 'comlink';
 import { nanoid } from 'nanoid';
-import { packColumns, previewPrices, type Preview, type PreviewOptions, type PreviewRow } from '@/core/io';
-import type { Book, Price, Store } from '@/core/project';
+import {
+  packColumns,
+  previewPrices,
+  readProjectFile,
+  type Preview,
+  type PreviewOptions,
+  type PreviewRow,
+} from '@/core/io';
+import type { Book, Price, Project, Store } from '@/core/project';
 import type { Meaning } from '@/core/pricing';
 import type { Problem, Result } from '@/core/result';
 
@@ -86,8 +93,17 @@ const fitting = (
   return { fits: false, most: low };
 };
 
+/** Reads a project file: what is wrong in it, the first faults of many. */
+const project = (text: string, name: string): Result<{ project: Project; book: Book }> => {
+  const result = readProjectFile(text, name);
+  if (result.ok || result.problems.length <= SHOWN) return result;
+  const more = result.problems.length - SHOWN;
+  const rest: Problem = { code: 'more', place: name, sentence: `and ${more} more faults of this kind` };
+  return { ok: false, problems: [...result.problems.slice(0, SHOWN), rest] };
+};
+
 /** What the worker can be asked for. */
-const reader = { preview, taken, fitting };
+const reader = { preview, taken, fitting, project };
 export type Reader = typeof reader;
 
 expose(reader);

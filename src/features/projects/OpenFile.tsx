@@ -1,13 +1,17 @@
 import { useState } from 'react';
+import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { readProjectFile } from '@/core/io';
 import type { Book, Project } from '@/core/project';
 import type { Problem } from '@/core/result';
 import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/hooks';
+import { remoteReader, stopReading } from '@/state/reading';
 import { Button, Faults, Sheet, Text } from '@/ui';
 import { mergeBook } from './mergeBook';
 
-type Read = { name: string; problems: Problem[] } | { name: string; project: Project; book: Book };
+type Read =
+  | { name: string; isReading: true }
+  | { name: string; problems: Problem[] }
+  | { name: string; project: Project; book: Book };
 
 /** Whether an id can stand in an address and as a key; a file may have any. */
 const isUsableId = (id: string): boolean => /^[\w-]{1,64}$/.test(id) && !(id in {});
@@ -39,7 +43,8 @@ export const OpenFile = () => {
   const pick = async () => {
     const file = await pickFile('.json,application/json');
     if (!file) return;
-    const result = readProjectFile(file.text, file.name);
+    setRead({ name: file.name, isReading: true });
+    const result = await remoteReader().project(file.text, file.name);
     if (!result.ok) return setRead({ name: file.name, problems: result.problems });
     const given = result.value.project;
     const project = isUsableId(given.id) ? given : { ...given, id: newId() };
@@ -47,12 +52,21 @@ export const OpenFile = () => {
     if (isHere) setRead({ name: file.name, ...result.value, project });
     else take(project, result.value.book);
   };
+  const stop = () => {
+    stopReading();
+    close();
+  };
 
   return (
     <>
       <Button mode="outlined" onPress={() => void pick()}>
         Open a file
       </Button>
+      {read && 'isReading' in read ? (
+        <Sheet title={`Reading ${read.name}`} onClose={stop} foot={<Button onPress={stop}>Stop</Button>}>
+          <ActivityIndicator aria-label="Reading the file" />
+        </Sheet>
+      ) : null}
       {read && 'problems' in read ? (
         <Sheet title="The file was not opened" onClose={close} foot={<Button onPress={close}>Close</Button>}>
           <Faults file={read.name} problems={read.problems} />
