@@ -84,3 +84,31 @@ test('two tabs that write at the same time keep what both did', async () => {
   expect(complaints).toEqual([]);
   await context.close();
 });
+
+test('a browser that does not open what it keeps is told, nothing is made anew, and it opens again later', async () => {
+  const { page, context } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(20_000);
+  await page.addInitScript(() => {
+    const open = IDBFactory.prototype.open;
+    IDBFactory.prototype.open = function (...given) {
+      if (window.sessionStorage.getItem('shut') !== null) throw new DOMException('shut', 'UnknownError');
+      return open.apply(this, given);
+    };
+  });
+  await page.goto(`${at.site.address}/project/sandpit/parts`);
+  await addPart(page, '2 45x45 300 peg');
+  await page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
+  await expect.poll(async () => (await keptTexts(page))['billet/project/sandpit'] ?? '').toContain('eg"');
+  await page.evaluate(() => window.sessionStorage.setItem('shut', 'yes'));
+  await page.reload();
+  await page
+    .getByText(/^The browser does not open what it keeps for Billet/)
+    .first()
+    .waitFor();
+  await page.evaluate(() => window.sessionStorage.clear());
+  await page.getByRole('button', { name: 'Open Billet anew' }).first().click();
+  await page.getByText('Sandpit with a folding lid').first().waitFor();
+  await page.goto(`${at.site.address}/project/sandpit/parts`);
+  await page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
+  await context.close();
+});

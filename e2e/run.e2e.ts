@@ -168,7 +168,7 @@ test('a refund, and over the target and under it again', async () => {
     .getByRole('radio', { name: 'By category' })
     .tap();
   await write(page.getByLabel('Wood, $'), '200');
-  await write(page.getByLabel('Hardware, $'), '90');
+  await write(page.getByRole('textbox', { name: 'Hardware, $' }), '90');
   await write(page.getByLabel('Trips, $'), '10');
   await press(button('Save the target'));
   await page.getByText(/\$24\.78 under target\.$/).waitFor();

@@ -1,12 +1,15 @@
 import { Slot } from 'expo-router';
 import { ErrorScreen } from '@/features/shell/ErrorScreen';
+import { Opened } from '@/features/shell/Opened';
 import { Root } from '@/features/shell/Root';
 
 export default function Layout() {
   return (
     <Root>
       <ErrorScreen where="Billet">
-        <Slot />
+        <Opened>
+          <Slot />
+        </Opened>
       </ErrorScreen>
     </Root>
   );

@@ -1,41 +1,33 @@
-import { useEffect, useState } from 'react';
-import { readText, removeKey, writeText } from './storage';
+import { useMemo } from 'react';
+import { shortTexts } from '@/platform/room';
 
 /** Where half-typed entries are kept, so that a closed tab brings them back. */
 const DRAFTS = 'billet/draft/';
 
-/** Keeps what is half typed under a name; null drops it. A full browser keeps it on screen alone. */
+/** Keeps what is half typed under a name, before it returns; null drops it. A full browser keeps it on screen alone. */
 export const keepDraft = (name: string, draft: unknown): void => {
   const key = DRAFTS + name;
-  const kept = draft === null ? removeKey(key) : writeText(key, JSON.stringify(draft));
-  kept.catch(() => undefined);
+  try {
+    if (draft === null) shortTexts.remove(key);
+    else shortTexts.write(key, JSON.stringify(draft));
+  } catch {
+    // It stays where it is typed.
+  }
 };
 
 /** What was half typed; null: nothing, or nothing that can be read. `isDraft` checks it, for it may be of another Billet. */
-export const readDraft = async <T>(
-  name: string,
-  isDraft: (value: unknown) => value is T,
-): Promise<T | null> => {
+const readDraft = <T>(name: string, isDraft: (value: unknown) => value is T): T | null => {
   try {
-    const value: unknown = JSON.parse((await readText(DRAFTS + name)) ?? 'null');
+    const value: unknown = JSON.parse(shortTexts.read(DRAFTS + name) ?? 'null');
     return isDraft(value) ? value : null;
   } catch {
     return null;
   }
 };
 
-/** What was half typed when this opened; undefined while that is looked up. */
-export const useDraft = <T>(name: string, isDraft: (value: unknown) => value is T): T | null | undefined => {
-  const [draft, setDraft] = useState<T | null | undefined>(undefined);
-  useEffect(() => {
-    let isHere = true;
-    void readDraft(name, isDraft).then((found) => isHere && setDraft(() => found));
-    return () => {
-      isHere = false;
-    };
-  }, [name, isDraft]);
-  return draft;
-};
+/** What was half typed when this opened; null: nothing. */
+export const useDraft = <T>(name: string, isDraft: (value: unknown) => value is T): T | null =>
+  useMemo(() => readDraft(name, isDraft), [name, isDraft]);
 
 /** Whether a value has all these keys, each with the type of the sample's. */
 export const isLike =

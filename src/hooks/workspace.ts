@@ -47,6 +47,9 @@ const useBookQuery = () =>
     ...STORED,
   });
 
+/** Why what is kept cannot be opened; null: it can, or is being opened. */
+export const useOpeningFault = (): Error | null => useProjectsQuery().error;
+
 /** Projects by name; null while they are read. */
 export const useProjects = (): {
   records: ProjectRecord[];

@@ -1,5 +1,4 @@
 /** A fault at every write of a recorded run: what was confirmed is there when Billet is opened again, or it was told. */
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { emptyGroup, emptyProject, emptyStore } from '@/core/project';
 import { openAgain } from '@/data/storage';
 import type { ShortTexts } from '@/platform/room';
@@ -190,8 +189,4 @@ test('without room for the journal either, what is at risk is told, and is kept 
   await settled(store);
   expect(store.isAtRisk).toBe(false);
   expect(Object.keys((await open()).store.state?.book.book.stores ?? {})).toEqual(['s']);
-});
-
-test('the storage is the one that these tests break', async () => {
-  expect(await createAsyncStorage('billet').getItem('billet/none')).toBeNull();
 });

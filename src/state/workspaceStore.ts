@@ -48,8 +48,8 @@ export class WorkspaceStore {
   private loading: Promise<Workspace> | null = null;
   private readonly listeners = new Set<(event: WorkspaceEvent) => void>();
   private readonly keeper: RecordKeeper;
-  /** It was told that something is not kept. */
-  private isTold = false;
+  /** What was told last of something that is not kept; null: all is. */
+  private told: 'slow' | 'notKept' | null = null;
   private isWatching = false;
 
   constructor(private readonly options: Options) {
@@ -352,18 +352,18 @@ export class WorkspaceStore {
     this.isWatching = true;
     this.options.clock.after(SLOW_AFTER, () => {
       this.isWatching = false;
-      if (!this.keeper.hasUnwritten || this.isTold) return;
-      this.isTold = true;
+      if (!this.keeper.hasUnwritten || this.told) return;
+      this.told = 'slow';
       this.tell({ kind: 'slow' });
     });
   }
 
   private heard(outcome: WriteOutcome, isFailing: boolean, error: unknown): void {
     if (outcome === 'failed') {
-      if (!this.isTold) this.tell({ kind: 'notKept', error });
-      this.isTold = true;
-    } else if (this.isTold && !isFailing && !this.keeper.hasUnsavedAny) {
-      this.isTold = false;
+      if (this.told !== 'notKept') this.tell({ kind: 'notKept', error });
+      this.told = 'notKept';
+    } else if (this.told && !isFailing && !this.keeper.hasUnsavedAny) {
+      this.told = null;
       this.tell({ kind: 'keptAgain' });
     }
   }

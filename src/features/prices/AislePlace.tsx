@@ -20,8 +20,7 @@ export const AislePlace = ({ projectId }: { projectId: string | null }) => {
   const desk = usePriceBookView(projectId);
   const kept = useDraft(NAME, isVisit);
   const router = useRouter();
-  if (desk === null || kept === undefined)
-    return <ActivityIndicator style={styles.wait} aria-label="Reading the prices" />;
+  if (desk === null) return <ActivityIndicator style={styles.wait} aria-label="Reading the prices" />;
   if (desk === undefined) return null;
   const back = () => {
     keepDraft(NAME, null);

@@ -53,8 +53,7 @@ export const PricesPlace = ({ id, asksFile = false }: { id: string | null; asksF
   const desk = usePriceBookView(id);
   const place = id === null ? 'prices' : `prices/${id}`;
   const kept = useDraft(place, isKept);
-  if (desk === null || kept === undefined)
-    return <ActivityIndicator style={styles.wait} aria-label="Reading the prices" />;
+  if (desk === null) return <ActivityIndicator style={styles.wait} aria-label="Reading the prices" />;
   return desk ? <Prices desk={desk} place={place} kept={kept} asksFile={asksFile} /> : null;
 };
 

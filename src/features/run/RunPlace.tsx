@@ -33,8 +33,7 @@ const isSurprise = isLike<Deviation>({ cause: '', item: '', before: [], total: 0
 export const RunPlace = ({ id, storeId }: { id: string; storeId: string }) => {
   const open = useProject(id);
   const kept = useDraft(`run-${id}`, isSurprise);
-  if (!open || kept === undefined)
-    return <ActivityIndicator style={styles.wait} aria-label="Opening the list" />;
+  if (!open) return <ActivityIndicator style={styles.wait} aria-label="Opening the list" />;
   const store = open.book.stores[storeId];
   if (!store)
     return (

@@ -2,7 +2,7 @@ import { Component, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { saveFile } from '@/platform/files';
 import { reloadPage } from '@/platform/page';
-import { everythingKept } from '@/data/storage';
+import { everythingKept, StorageGone } from '@/data/storage';
 import { Button, Text } from '@/ui';
 
 interface Props {
@@ -19,6 +19,10 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
     return { error };
   }
 
+  private readonly again = (): void => {
+    this.setState({ error: null });
+  };
+
   override render(): ReactNode {
     const { error } = this.state;
     if (!error) return this.props.children;
@@ -26,8 +30,9 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
       <View style={styles.screen} role="alert">
         <Text size="title">{`${this.props.where} cannot be shown`}</Text>
         <Text>
-          Something broke while it was drawn. What you made is kept in this browser as it was; save it to a
-          file before you try anything else.
+          {error instanceof StorageGone
+            ? 'The browser does not open what it keeps for Billet. Nothing of it is lost: close other windows of Billet, then open it anew.'
+            : 'Something broke while it was drawn. What you made is kept in this browser as it was; save it to a file before you try anything else.'}
         </Text>
         <View style={styles.buttons}>
           <Button
@@ -40,7 +45,7 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
           >
             Save everything to a file
           </Button>
-          <Button mode="outlined" onPress={() => this.setState({ error: null })}>
+          <Button mode="outlined" onPress={this.again}>
             Try again
           </Button>
           <Button mode="outlined" onPress={reloadPage}>
