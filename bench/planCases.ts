@@ -12,14 +12,14 @@ export interface PlanCase {
 }
 
 /** Numbers between 0 and 1 from a seed (mulberry32). */
-const random = (seed: number) => () => {
+export const random = (seed: number) => () => {
   seed = (seed + 0x6d2b79f5) | 0;
   let mixed = Math.imul(seed ^ (seed >>> 15), 1 | seed);
   mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
   return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
 };
 
-const between = (next: () => number, low: number, high: number): number =>
+export const between = (next: () => number, low: number, high: number): number =>
   low + Math.floor(next() * (high - low + 1));
 
 /** Inches from sixteenths. */
@@ -43,7 +43,7 @@ const demands = (
   return list;
 };
 
-const FEET = [8, 10, 12, 14, 16];
+export const FEET = [8, 10, 12, 14, 16];
 const boardRows = (next: () => number, store: string, section: string, perFoot: number): string[] =>
   FEET.map(
     (feet) =>

@@ -1,5 +1,6 @@
 /** Classes of lists on which the planner is measured: any number of each, the same from the same seed. */
 import type { Case } from '@/core/testing';
+import { between, FEET, random } from './planCases';
 
 export interface PlanClass {
   name: string;
@@ -11,19 +12,8 @@ export interface PlanClass {
 
 type Random = () => number;
 
-/** Numbers between 0 and 1 from a seed (mulberry32). */
-const random = (seed: number): Random => {
-  let state = Math.imul(seed, 0x9e3779b1) | 0;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-};
-
-const between = (next: Random, low: number, high: number): number =>
-  low + Math.floor(next() * (high - low + 1));
+/** Numbers from the seed of a list: those of neighbours have nothing in common. */
+const numbers = (seed: number): Random => random(Math.imul(seed, 0x9e3779b1));
 
 /** Inches from eighths. */
 const eighths = (count: number): string => `${Math.floor(count / 8)} ${count % 8}/8`;
@@ -36,12 +26,11 @@ const different = (next: Random, count: number, low: number, high: number): numb
 };
 
 const PRICE_HEAD = 'store,section,length,material,price';
-const FEET = [8, 10, 12, 14, 16];
 const PER_FOOT = { '2x4': 0.5, '1x4': 0.42, '2x6': 0.8 };
 
 /** Boards of three sections at so many stores with trips. */
 const boards = (seed: number, lengths: number): Case => {
-  const next = random(seed);
+  const next = numbers(seed);
   const names = ['Yard', 'Mill', 'Barn', 'Depot'].slice(0, 1 + (seed % 4));
   const sections = Object.entries(PER_FOOT);
   const parts = different(next, lengths, 6 * 8, 84 * 8).map(
@@ -66,7 +55,7 @@ const boards = (seed: number, lengths: number): Case => {
 };
 
 const sheets = (seed: number, panels: number): Case => {
-  const next = random(seed);
+  const next = numbers(seed);
   const parts = Array.from(
     { length: panels },
     (_, index) =>
@@ -84,7 +73,7 @@ const sheets = (seed: number, panels: number): Case => {
 
 const STRIPS = ['1-1/2x1-1/2in', '3/4x1-1/2in', '1-1/2x2-1/2in'];
 const ripped = (seed: number, lengths: number): Case => {
-  const next = random(seed);
+  const next = numbers(seed);
   const parts = different(next, lengths, 9 * 8, 60 * 8).map(
     (length, index) => `p${index},${between(next, 1, 6)},${STRIPS[index % 3]},${eighths(length)}`,
   );
@@ -103,7 +92,7 @@ const ripped = (seed: number, lengths: number): Case => {
 
 const SLANTS = ['mitre 45', 'one 30', 'parallel 22.5', 'mitre 15', ''];
 const slants = (seed: number, lengths: number): Case => {
-  const next = random(seed);
+  const next = numbers(seed);
   const parts = different(next, lengths, 10 * 8, 60 * 8).map(
     (length, index) =>
       `p${index},${between(next, 1, 5)},2x4,${eighths(length)},${SLANTS[index % SLANTS.length]}`,

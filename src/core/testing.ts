@@ -3,7 +3,16 @@ import { toMicros, type LengthUnit, type Minor } from './units';
 import { againstProject, planInput, type Plan, type PlanToCheck } from './plan';
 import { checkPlan, firstPlan } from './plan/planner';
 import { offerAt } from './pricing';
-import { emptyBook, emptyProject, type Book, type PlanSettings, type Project, type Store } from './project';
+import {
+  measure,
+  emptyBook,
+  emptyProject,
+  type Book,
+  type PlanSettings,
+  type Project,
+  type Store,
+  type RackEntry,
+} from './project';
 import type { Result } from './result';
 
 /** For tests: the value of a result that must be one. */
@@ -83,3 +92,18 @@ export const atPrice = (
   );
   return { ...book, prices: Object.fromEntries(prices) };
 };
+
+/** So many 2x4 of 47 in on the rack, as entry `a`. */
+export const rackBoards = (quantity: number): RackEntry => ({
+  id: 'a',
+  quantity,
+  from: 'Old bench',
+  item: {
+    kind: 'board',
+    name: '',
+    section: '2x4',
+    length: measure('47', 'in'),
+    width: null,
+    material: 'stud',
+  },
+});

@@ -11,8 +11,8 @@ export class StorageGone extends Error {}
 
 /** All keys begin with it. */
 const OURS = 'billet/';
-/** Kept by the journal and by versions that wrote no database. */
-const JOURNAL = 'billet/journal/';
+/** Under which the journal is, beside the database. */
+export const JOURNAL = 'billet/journal/';
 /** Stands in the database, and beside it, once all of before is in it. */
 const CARRIED = 'billet/carried';
 /** A database that does not open within so long, in ms, is not there. */
@@ -24,11 +24,6 @@ let opened: Promise<Texts> | null = null;
 const texts = (): Promise<Texts> => {
   opened ??= open();
   return opened;
-};
-
-/** Opens what is kept anew with the next question: after it was gone. */
-export const openAgain = (): void => {
-  opened = null;
 };
 
 const open = async (): Promise<Texts> => {

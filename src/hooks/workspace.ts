@@ -100,6 +100,10 @@ export const useProject = (id: string): OpenProject | null | undefined => {
   };
 };
 
+/** How the projects are called, by id. */
+export const useProjectNames = (): Map<string, string> =>
+  new Map((useProjects()?.records ?? []).map(({ project: { id, name } }) => [id, name]));
+
 /** The projects beside one, by name, and how to change them from there. */
 export const useOtherProjects = (
   id: string,

@@ -6,6 +6,7 @@ import { newProjectRecord, packProject, packSettings, DEFAULT_SETTINGS } from '@
 import { keysUnder, removeKey, textsUnder, writeText } from '@/data/storage';
 import { browserStorage } from './browserStorage';
 import { Journal } from './journal';
+import { textsIn } from './testing';
 import { WorkspaceStore, type WorkspaceEvent } from './workspaceStore';
 import { wallClock } from './writeQueue';
 
@@ -28,11 +29,7 @@ const open = async () => {
   const events: WorkspaceEvent[] = [];
   const store = new WorkspaceStore({
     storage: browserStorage(),
-    journal: new Journal(
-      { keys: () => [], read: () => null, write: () => undefined, remove: () => undefined },
-      'tab',
-      0,
-    ),
+    journal: new Journal(textsIn(new Map()), 'tab', 0),
     livingTabs: async () => new Set<string>(),
     clock: wallClock,
     newId: () => `id${++ids}`,

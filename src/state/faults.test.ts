@@ -1,9 +1,9 @@
 /** A fault at every write of a recorded run: what was confirmed is there when Billet is opened again, or it was told. */
 import { emptyGroup, emptyProject, emptyStore } from '@/core/project';
-import { openAgain } from '@/data/storage';
 import type { ShortTexts } from '@/platform/room';
 import { browserStorage } from './browserStorage';
 import { Journal } from './journal';
+import { textsIn } from './testing';
 import { WorkspaceStore, type Workspace, type WorkspaceEvent } from './workspaceStore';
 import type { Clock } from './writeQueue';
 
@@ -50,12 +50,7 @@ jest.mock('@react-native-async-storage/async-storage', () => {
 });
 
 const short = new Map<string, string>();
-const shortTexts: ShortTexts = {
-  keys: () => [...short.keys()],
-  read: (key) => short.get(key) ?? null,
-  write: (key, text) => void short.set(key, text),
-  remove: (key) => void short.delete(key),
-};
+const shortTexts = textsIn(short);
 const noRoom: ShortTexts = {
   ...shortTexts,
   write: () => {
@@ -74,7 +69,6 @@ const clock: Clock = {
 
 let ids = 0;
 const open = async (texts = shortTexts) => {
-  openAgain();
   const events: WorkspaceEvent[] = [];
   const tab = `tab${++ids}`;
   const store = new WorkspaceStore({

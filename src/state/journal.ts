@@ -1,8 +1,8 @@
 import { packProject, unpackProject } from '@/data/records';
+import { JOURNAL } from '@/data/storage';
 import type { ShortTexts } from '@/platform/room';
 import type { JournalEntry } from './journalEntry';
 
-const JOURNAL = 'billet/journal/';
 /** Longer entries are not written down: their records are written at once. In UTF-16 units. */
 const MAX_ENTRY = 400_000;
 const DIGITS = 9;

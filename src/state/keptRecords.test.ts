@@ -6,10 +6,9 @@ import { packBook } from '@/core/io/packedBook';
 import { tagOf, packProject, unpackBook, unpackProject, unpackSettings } from '@/data/records';
 import { withRecordedCharges } from '@/core/project';
 import { Journal } from './journal';
+import { textsIn } from './testing';
 import { WorkspaceStore, type WorkspaceStorage } from './workspaceStore';
 import { wallClock } from './writeQueue';
-
-const noTexts = { keys: () => [], read: () => null, write: () => undefined, remove: () => undefined };
 
 const fixture = (name: string): string =>
   readFileSync(path.join(__dirname, 'fixtures', name), 'utf8').trimEnd();
@@ -77,7 +76,7 @@ test('opened by the workspace they are carried forward, and undo still takes the
   };
   const store = new WorkspaceStore({
     storage,
-    journal: new Journal(noTexts, 'tab', 0),
+    journal: new Journal(textsIn(new Map()), 'tab', 0),
     livingTabs: async () => new Set<string>(),
     clock: wallClock,
     newId: () => 'id',

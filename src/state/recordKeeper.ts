@@ -108,12 +108,11 @@ export class RecordKeeper {
       return 'refused';
     }
     this.tags.set(key, tag);
-    const [kept, left] = split(this.unsaved.get(key) ?? [], written);
+    const steps = this.unsaved.get(key) ?? [];
+    const left = steps.slice(written);
     if (left.length > 0) this.unsaved.set(key, left);
     else this.unsaved.delete(key);
-    this.settle(kept);
+    this.settle(steps.slice(0, written));
     return 'saved';
   }
 }
-
-const split = <T>(list: T[], at: number): [T[], T[]] => [list.slice(0, at), list.slice(at)];

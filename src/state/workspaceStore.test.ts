@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { emptyBook, emptyGroup, emptyHistory, emptyProject, emptyStore, type Project } from '@/core/project';
 import { DEFAULT_SETTINGS, newProjectRecord, type BookRecord, type ProjectRecord } from '@/data/records';
-import type { ShortTexts } from '@/platform/room';
 import { Journal } from './journal';
+import { textsIn } from './testing';
 import { WorkspaceStore, type WorkspaceEvent, type WorkspaceStorage } from './workspaceStore';
 import type { Clock } from './writeQueue';
 
@@ -53,12 +53,7 @@ const browser = () => {
   };
   const writes: string[] = [];
   const short = new Map<string, string>();
-  const texts: ShortTexts = {
-    keys: () => [...short.keys()],
-    read: (key) => short.get(key) ?? null,
-    write: (key, text) => void short.set(key, text),
-    remove: (key) => void short.delete(key),
-  };
+  const texts = textsIn(short);
   const living = new Set<string>();
   let failing: (key: string) => boolean = () => false;
   const storage = (isGone: () => boolean = () => false): WorkspaceStorage => ({

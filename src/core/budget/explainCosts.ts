@@ -1,5 +1,5 @@
 import { formatMoney } from '../units';
-import type { Plan } from '../plan';
+import { shownPlan, type Plan } from '../plan';
 import { resolve, type Book, type Project } from '../project';
 import { costsOf, type Costs } from './costs';
 import { explainEntry, explainTotal, leaf, some, sumOf, type Explanation } from './explain';
@@ -7,7 +7,6 @@ import { inThePiece, inThePieceOfAll } from './inThePiece';
 import { groupKey, type Entry, type Grouping } from './ledger';
 import { projectMoney } from './money';
 import { toolsToBuy } from './toolsToBuy';
-import { shownPlan } from '../plan';
 
 /** What a project uses up: every part's share of the boards, sheets and packs that it comes from. */
 export const explainInPiece = (project: Project, book: Book, plan: Plan | null): Explanation => {

@@ -12,6 +12,7 @@ export * from './lineEdits';
 export * from './costs';
 export * from './overTime';
 export * from './baseline';
+export * from './begun';
 export {
   explainBuy,
   explainLeft,

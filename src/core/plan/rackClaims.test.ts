@@ -1,21 +1,8 @@
-import { applyToBook, measure, type RackEntry } from '../project';
-import { fromCsv } from '../testing';
+import { applyToBook, type RackEntry } from '../project';
+import { fromCsv, rackBoards } from '../testing';
 import { keepForBegun, planInput, rackClaims, type Plan } from '.';
 import { firstPlan } from './planner';
 
-const entry = (quantity: number): RackEntry => ({
-  id: 'a',
-  quantity,
-  from: 'Old bench',
-  item: {
-    kind: 'board',
-    name: '',
-    section: '2x4',
-    length: measure('47', 'in'),
-    width: null,
-    material: 'stud',
-  },
-});
 const planOn = (rack: RackEntry, parts = 'part,qty,section,length\nRail,1,2x4,46') => {
   const { project, book } = fromCsv({
     parts,
@@ -27,7 +14,7 @@ const planOn = (rack: RackEntry, parts = 'part,qty,section,length\nRail,1,2x4,46
 const at = (plan: Plan) => ({ id: 'here', plan });
 
 test('one leftover in the plans of two projects is promised twice; two of it are not', () => {
-  const one = entry(1);
+  const one = rackBoards(1);
   const others = [{ id: 's', name: 'Shelf', plan: planOn(one) }];
   expect(rackClaims([one], at(planOn(one)), others)).toEqual([
     { entry: one, wanted: 1, others: [{ id: 's', name: 'Shelf', count: 1 }] },
@@ -35,12 +22,12 @@ test('one leftover in the plans of two projects is promised twice; two of it are
   // Kept for one of the two, it is asked about no more.
   for (const id of ['here', 's'])
     expect(rackClaims([{ ...one, keptFor: { [id]: 1 } }], at(planOn(one)), others)).toEqual([]);
-  const two = entry(2);
+  const two = rackBoards(2);
   expect(rackClaims([two], at(planOn(two)), others)).toEqual([]);
 });
 
 test('what the plan at hand does not cut is no matter of it', () => {
-  const one = entry(1);
+  const one = rackBoards(1);
   const long = planOn(one, 'part,qty,section,length\nPost,1,2x4,90');
   expect(rackClaims([one], at(long), [{ id: 's', name: 'Shelf', plan: planOn(one) }])).toEqual([]);
 });
@@ -50,7 +37,7 @@ test('a project that is begun keeps what its plan cuts; the plan of another does
     parts: 'part,qty,section,length\nRail,1,2x4,46',
     prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
   });
-  const book = { ...prices, rack: { a: entry(1) } };
+  const book = { ...prices, rack: { a: rackBoards(1) } };
   const plan = firstPlan(planInput(project, book));
   expect(plan.total).toBe(0);
   const [command] = keepForBegun(project, book, plan);

@@ -1,20 +1,8 @@
 import fc from 'fast-check';
-import { applyToBook, emptyBook, freeFor, keptElsewhere, measure, type Book, type RackEntry } from '.';
+import { applyToBook, emptyBook, freeFor, keptElsewhere, type Book } from '.';
+import { rackBoards } from '../testing';
 
-const entry = (quantity: number): RackEntry => ({
-  id: 'a',
-  quantity,
-  from: '',
-  item: {
-    kind: 'board',
-    name: '',
-    section: '2x4',
-    length: measure('47', 'in'),
-    width: null,
-    material: 'stud',
-  },
-});
-const on = (quantity: number): Book => ({ ...emptyBook(), rack: { a: entry(quantity) } });
+const on = (quantity: number): Book => ({ ...emptyBook(), rack: { a: rackBoards(quantity) } });
 const keep = (book: Book, projectId: string, count: number): Book =>
   applyToBook(book, { type: 'keepOnRack', projectId, pieces: { a: count } }, 0)?.document ?? book;
 const kept = (book: Book): Record<string, number> => book.rack?.['a']?.keptFor ?? {};
@@ -29,7 +17,7 @@ test('no more is ever kept than there is, whoever asks in whatever order, and no
         const own = kept(book)[project] ?? 0;
         expect(own).toBeLessThanOrEqual(count);
         // All that was asked for, where others leave it.
-        if (own < count) expect(freeFor(book.rack?.['a'] ?? entry(0), project)).toBe(own);
+        if (own < count) expect(freeFor(book.rack?.['a'] ?? rackBoards(0), project)).toBe(own);
       }
       const sum = Object.values(kept(book)).reduce((all, count) => all + count, 0);
       expect(sum).toBeLessThanOrEqual(quantity);

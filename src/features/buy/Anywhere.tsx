@@ -1,6 +1,5 @@
-import { keepForBegun } from '@/core/plan';
 import { View } from 'react-native';
-import { firstBaseline, hardwareItem, purchaseLine, type TypedPriceLine } from '@/core/budget';
+import { hardwareItem, purchaseLine, recordPurchase, type TypedPriceLine } from '@/core/budget';
 import { formatMoney } from '@/core/units';
 import type { Purchase } from '@/core/project';
 import { newId, useToday, type Pending, type PlannedProject } from '@/hooks';
@@ -57,15 +56,7 @@ export const Anywhere = ({
             isBought={pending.has(extraId)}
             onTick={() => {
               if (!pending.claim(extraId)) return;
-              dispatch([
-                {
-                  type: 'recordPurchase',
-                  purchase: bought(),
-                  charges: { trip: 0, shipping: 0 },
-                  ...firstBaseline(project, book, plan, day),
-                },
-                ...keepForBegun(project, book, plan),
-              ]);
+              dispatch(recordPurchase(project, book, plan, bought(), day, { trip: 0, shipping: 0 }));
             }}
             onOpen={() => onEdit({ purchase: bought(), line: 0, isNew: true })}
           />

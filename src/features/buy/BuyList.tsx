@@ -1,16 +1,9 @@
 import { Fragment, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import {
-  typedPriceLines,
-  chargesFor,
-  explainStore,
-  firstBaseline,
-  itemOfBuy,
-  purchaseLine,
-} from '@/core/budget';
+import { typedPriceLines, explainStore, recordPurchase, itemOfBuy, purchaseLine } from '@/core/budget';
 import { daysBetween, formatDay, formatMoney, formatTag, toMinor } from '@/core/units';
-import { keepForBegun, type Buy, Plan } from '@/core/plan';
+import { type Buy, Plan } from '@/core/plan';
 import { isStale, knownOn, offerAt } from '@/core/pricing';
 import {
   keptMoney,
@@ -65,15 +58,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
     const item = itemOfBuy(buy, book);
     if (!item || !pending.claim(buy.offerKey)) return;
     const purchase = purchaseOf(buy, item, project, open);
-    dispatch([
-      {
-        type: 'recordPurchase',
-        purchase,
-        charges: chargesFor(project, book, plan, purchase),
-        ...firstBaseline(project, book, plan, day),
-      },
-      ...keepForBegun(project, book, plan),
-    ]);
+    dispatch(recordPurchase(project, book, plan, purchase, day));
     notify({
       text: `${buy.item}: bought for ${formatMoney(buy.costWithTax, project.currency)}.`,
       action: { label: 'Paid otherwise', run: () => onEdit({ purchase, line: 0, isNew: false }) },

@@ -2,10 +2,10 @@ import { useEffect, useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
-import { chargesFor, explainToBuy, explainVerdict, firstBaseline } from '@/core/budget';
+import { explainToBuy, explainVerdict, recordPurchase } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
-import { keepForBegun, planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
 import { tagName } from '@/core/project';
 import {
@@ -95,17 +95,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       stores={Object.values(book.stores).filter(({ currency }) => currency === project.currency)}
       at={bought}
       isPlanned
-      onSave={(purchase) =>
-        dispatch([
-          {
-            type: 'recordPurchase',
-            purchase,
-            charges: chargesFor(project, book, plan, purchase),
-            ...firstBaseline(project, book, plan, today()),
-          },
-          ...keepForBegun(project, book, plan),
-        ])
-      }
+      onSave={(purchase) => dispatch(recordPurchase(project, book, plan, purchase, today()))}
       onRemove={bought.isNew ? undefined : { label: 'Not bought', run: () => remove(bought) }}
       onClose={() => setBought(null)}
     />

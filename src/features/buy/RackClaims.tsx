@@ -1,14 +1,14 @@
 import { StyleSheet, View } from 'react-native';
 import { rackUse, shownPlan, type RackClaim } from '@/core/plan';
 import { keptElsewhere, rackName, type RackEntry } from '@/core/project';
-import { notify, useProjects, useRackClaims, type PlannedProject } from '@/hooks';
+import { notify, useProjectNames, useRackClaims, type PlannedProject } from '@/hooks';
 import { Button, Icon, Row, Text, useColors } from '@/ui';
 
 /** What of the rack other projects count on too, and what is kept for them: one tap settles who has it. */
 export const RackClaims = ({ open }: { open: PlannedProject }) => {
   const { project, book, plan, dispatch, undo } = open;
   const claims = useRackClaims(open);
-  const names = useNames();
+  const names = useProjectNames();
   const keep = (projectId: string, pieces: Record<string, number>, text: string) => {
     dispatch({ type: 'keepOnRack', projectId, pieces });
     notify({ text, action: { label: 'Undo', run: undo } });
@@ -61,9 +61,6 @@ const keptWords = (entry: RackEntry, projectId: string, names: Map<string, strin
     .filter((id) => id !== projectId)
     .map((id) => names.get(id) ?? 'another project')
     .join(' and ')}: this plan does without it.`;
-
-const useNames = (): Map<string, string> =>
-  new Map((useProjects()?.records ?? []).map(({ project: { id, name } }) => [id, name]));
 
 const Claim = ({
   claim: { entry, others },

@@ -5,7 +5,7 @@ import { readQuickLine } from '@/core/io';
 import { formatMoney, type LengthUnit } from '@/core/units';
 import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
-import { newId, notify, useOpenBook, useProjects, useSettings } from '@/hooks';
+import { newId, notify, useOpenBook, useProjectNames, useSettings } from '@/hooks';
 import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
@@ -73,7 +73,7 @@ const Rack = ({
       action: { label: 'Undo', run: undo },
     });
   };
-  const names = new Map((useProjects()?.records ?? []).map(({ project: { id, name } }) => [id, name]));
+  const names = useProjectNames();
   const free = (entry: RackEntry) => {
     dispatch(
       Object.keys(entry.keptFor ?? {}).map((projectId) => ({

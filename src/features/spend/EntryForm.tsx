@@ -1,5 +1,5 @@
-import { chargesFor, firstBaseline, hardwareItem } from '@/core/budget';
-import { keepForBegun, type Plan } from '@/core/plan';
+import { recordPurchase, hardwareItem } from '@/core/budget';
+import type { Plan } from '@/core/plan';
 import { tagName, type Purchase, type PurchaseLine } from '@/core/project';
 import { newId, notify, today, type OpenProject } from '@/hooks';
 import { PurchaseForm, type PurchaseAt } from '@/forms';
@@ -74,17 +74,7 @@ export const EntryForm = ({
           />
         )
       }
-      onSave={(purchase) =>
-        dispatch([
-          {
-            type: 'recordPurchase',
-            purchase,
-            charges: chargesFor(project, book, plan, purchase),
-            ...firstBaseline(project, book, plan, today()),
-          },
-          ...keepForBegun(project, book, plan),
-        ])
-      }
+      onSave={(purchase) => dispatch(recordPurchase(project, book, plan, purchase, today()))}
       onRemove={at.isNew ? undefined : { label: 'Delete', run: remove }}
       onClose={onClose}
     />
