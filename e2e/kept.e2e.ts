@@ -56,6 +56,40 @@ test('a page that breaks down right after an edit has lost nothing when Billet i
   await context.close();
 });
 
+test('a slow browser says what is not kept yet as long as it is so, and takes no way back away', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(20_000);
+  await page.goto(`${at.site.address}/project/sandpit/buy`);
+  await page.getByText('proved cheapest').waitFor();
+  // A write of anything else holds the store for as long as it is asked for again and again.
+  await page.evaluate(async () => {
+    const [{ name = '', version }] = (await indexedDB.databases()) as [IDBDatabaseInfo];
+    const opened = await new Promise<IDBDatabase>((done) => {
+      const opening = indexedDB.open(name, version);
+      opening.onsuccess = () => done(opening.result);
+    });
+    const store = [...opened.objectStoreNames][0] ?? '';
+    const holding = opened.transaction(store, 'readwrite').objectStore(store);
+    const until = performance.now() + 5000;
+    const again = () => {
+      if (performance.now() < until) holding.get('nothing').onsuccess = again;
+    };
+    again();
+  });
+  await page.getByRole('checkbox', { checked: false }).first().tap();
+  await page.getByText(/: bought for/).waitFor();
+  await page
+    .getByRole('status')
+    .getByText(/^The last change is not kept yet: the browser is slow/)
+    .waitFor();
+  await page.getByText(/: bought for/).waitFor();
+  await page.getByText(/^The last change is not kept yet/).waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: 'Paid otherwise' }).tap();
+  await page.getByLabel(/^Paid in all/).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('two tabs that write at the same time keep what both did', async () => {
   const { page, context, complaints } = await visit(at.browser, WIDE);
   page.setDefaultTimeout(30_000);

@@ -219,7 +219,7 @@ test.describe('a sheet of prices', () => {
     await sheet().waitFor({ state: 'detached' });
     expect((await keptTexts(page))['billet/book']).toBe(before);
     await room(false);
-    await page.getByText('Everything is kept again.').waitFor();
+    await page.getByText(/^The browser has no room left for Billet/).waitFor({ state: 'detached' });
   });
 
   test('a file that is no sheet is refused with its fault', async () => {

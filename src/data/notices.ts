@@ -9,11 +9,19 @@ export interface Notice {
 }
 
 let current: Notice | null = null;
+/** What stands as long as it is so, beside the notices: it takes none of them away. */
+let standing: string | null = null;
 const listeners = new Set<() => void>();
 
 /** Shows a notice in place of the one before; null takes it away. */
 export const notify = (notice: Notice | null): void => {
   current = notice;
+  listeners.forEach((listener) => listener());
+};
+
+/** Says at the foot what is so until it is not any more; null takes it away. */
+export const tellStanding = (text: string | null): void => {
+  standing = text;
   listeners.forEach((listener) => listener());
 };
 
@@ -43,4 +51,11 @@ export const useNotice = (): Notice | null =>
     subscribe,
     () => current,
     () => current,
+  );
+
+export const useStanding = (): string | null =>
+  useSyncExternalStore(
+    subscribe,
+    () => standing,
+    () => standing,
   );

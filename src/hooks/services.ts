@@ -1,6 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { proxy, wrap } from 'comlink';
-import { addToNotice, newId, notify, outdateNotice, readKeptPlan, writeKeptPlan } from '@/data';
+import { addToNotice, newId, notify, outdateNotice, readKeptPlan, tellStanding, writeKeptPlan } from '@/data';
 import { askBeforeLeaving, pagePath } from '@/platform/page';
 import { askToStay, shortTexts } from '@/platform/room';
 import { livingTabs, stayAlive } from '@/platform/tabs';
@@ -118,9 +118,9 @@ const tellUser = (event: WorkspaceEvent): void => {
     case 'changed':
       return outdateNotice();
     case 'notKept':
-      return notify({
-        text: 'The browser has no room left for Billet, so the last change is not kept yet. Save the project to a file, or delete one; it is tried again.',
-      });
+      return tellStanding(
+        'The browser has no room left for Billet, so the last change is not kept yet. Save the project to a file, or delete one; it is tried again.',
+      );
     case 'bookSetAside':
       return notify({
         text: 'The price book could not be read, so there are no prices now. What was kept lies aside, untouched: see Settings. Projects keep the prices of their files: open one to have them back.',
@@ -130,9 +130,13 @@ const tellUser = (event: WorkspaceEvent): void => {
         text: `${event.name} was written by another tab in a form that cannot be read here. It is left as it is: reload the page to try again.`,
       });
     case 'slow':
-      return notify({ text: 'The last change is not kept yet: the browser is slow. Leave this page open.' });
+      return tellStanding('The last change is not kept yet: the browser is slow. Leave this page open.');
     case 'keptAgain':
-      return notify({ text: 'Everything is kept again.' });
+      return tellStanding(null);
+    case 'notOpened':
+      return notify({
+        text: `${event.name} was not opened: the browser has no room to put the damaged copy aside that it takes the place of.`,
+      });
     case 'otherTab':
       return notify({
         text: event.isWhole

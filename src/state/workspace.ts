@@ -53,6 +53,8 @@ export type WorkspaceEvent =
   /** The last change is not kept yet, after a while. */
   | { kind: 'slow' }
   | { kind: 'keptAgain' }
+  /** A file was not taken in place of a project that cannot be read, which could not be put aside. */
+  | { kind: 'notOpened'; name: string }
   /** The price book could not be read: it lies aside, untouched. */
   | { kind: 'bookSetAside' }
   /** What another tab wrote of a project cannot be read: it is left as it is. */

@@ -146,7 +146,7 @@ export class WorkspaceStore {
         this.workspace = without(this.workspace, damaged);
         put();
       },
-      (error: unknown) => this.tell({ kind: 'notKept', error }),
+      () => this.tell({ kind: 'notOpened', name: project.name }),
     );
   }
 

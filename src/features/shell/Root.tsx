@@ -1,13 +1,21 @@
-import { useEffect, useMemo, type ReactNode } from 'react';
-import { useColorScheme, View } from 'react-native';
-import { PaperProvider, Snackbar } from 'react-native-paper';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { StyleSheet, useColorScheme, View } from 'react-native';
+import { PaperProvider, Snackbar, Surface } from 'react-native-paper';
 import { notifyManager, QueryClientProvider } from '@tanstack/react-query';
 import { useFonts } from 'expo-font';
 import { usePathname } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
-import { dismiss, keepForOffline, services, useNotice, useOtherTabs, useSettings } from '@/hooks';
+import {
+  dismiss,
+  keepForOffline,
+  services,
+  useNotice,
+  useOtherTabs,
+  useSettings,
+  useStanding,
+} from '@/hooks';
 import { paintPage } from '@/platform/page';
-import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, TOUCH } from '@/ui';
+import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, Text, TOUCH, useColors } from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
@@ -53,23 +61,53 @@ const Themed = ({ children }: { children: ReactNode }) => {
   );
 };
 
+/** What the last change did, with a way back, and below it what is not kept. What stands at a place's foot stays in reach. */
 const Notices = () => {
   const notice = useNotice();
+  const standing = useStanding();
   const isOnRun = usePathname().endsWith('/run');
+  const [height, setHeight] = useState(0);
+  const foot = isOnRun ? 132 : 64;
   return (
-    <Snackbar
-      visible={notice !== null}
-      onDismiss={() => dismiss(notice)}
-      duration={notice?.action ? 10_000 : 6_000}
-      action={
-        notice?.action
-          ? { label: notice.action.label, onPress: notice.action.run, contentStyle: { minHeight: TOUCH } }
-          : undefined
-      }
-      // What stands at the foot of a place stays in reach.
-      wrapperStyle={{ bottom: isOnRun ? 132 : 64, maxWidth: 560, alignSelf: 'center' }}
-    >
-      {notice?.text ?? ''}
-    </Snackbar>
+    <>
+      {standing ? (
+        <View
+          style={[styles.standing, { bottom: foot }]}
+          pointerEvents="none"
+          onLayout={({ nativeEvent }) => setHeight(nativeEvent.layout.height)}
+        >
+          <Standing text={standing} />
+        </View>
+      ) : null}
+      <Snackbar
+        visible={notice !== null}
+        onDismiss={() => dismiss(notice)}
+        duration={notice?.action ? 10_000 : 6_000}
+        action={
+          notice?.action
+            ? { label: notice.action.label, onPress: notice.action.run, contentStyle: { minHeight: TOUCH } }
+            : undefined
+        }
+        wrapperStyle={{ bottom: foot + (standing ? height : 0), maxWidth: 560, alignSelf: 'center' }}
+      >
+        {notice?.text ?? ''}
+      </Snackbar>
+    </>
   );
 };
+
+const Standing = ({ text }: { text: string }) => {
+  const colors = useColors();
+  return (
+    <Surface elevation={2} style={[styles.slip, { backgroundColor: colors.card, borderColor: colors.red }]}>
+      <Text size="small" role="status">
+        {text}
+      </Text>
+    </Surface>
+  );
+};
+
+const styles = StyleSheet.create({
+  standing: { position: 'absolute', left: 0, right: 0, alignItems: 'center', padding: 8, paddingBottom: 0 },
+  slip: { maxWidth: 544, width: '100%', padding: 12, borderWidth: 1, borderRadius: 4 },
+});
