@@ -26,6 +26,7 @@ import {
   ledgerOf,
   lineChange,
   lineCost,
+  needlessOf,
   paidFor,
   projectMoney,
   reasonsOf,
@@ -244,6 +245,7 @@ test('ticking the whole list, in any order, costs what it was to cost, and nothi
       }
       const end = planned(state);
       expect(shownPlan(end)?.buys).toEqual([]);
+      expect(needlessOf(state.project, end)).toEqual([]);
       // A cent for each store and line may be rounded otherwise.
       expect(projectMoney(state.project, book, end).total - before).toBeLessThanOrEqual(12);
     }),

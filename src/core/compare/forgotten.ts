@@ -1,3 +1,4 @@
+import { groupBy } from '../groupBy';
 import { toMm } from '../units';
 import { currentOffers, type Offer } from '../pricing';
 import { shownPlan, type Plan } from '../plan';
@@ -15,8 +16,9 @@ import {
 import { isTreated, materialOf, TALL, wantsFinish } from '../lumber';
 import { hazardContext } from './hazardContext';
 import { isFinished } from './fit';
-import { finishFor } from './materialChanges';
-import { madeOf, type Made } from './outcome';
+import { finishFor } from './demands';
+import { madeOf, type Made } from './made';
+import { isLined, plainSteelIn, wantsLiner } from './wants';
 
 /** Something that people forget to buy, or to do, for what is planned here. */
 export interface Forgotten {
@@ -152,28 +154,26 @@ const plainSteel: Rule = ({ project, book, made }) => {
   const treated = new Set(
     made.filter(({ material }) => isTreated(material, book.materials)).map(({ group }) => group.id),
   );
-  const plain = new Map<string, string[]>();
-  for (const { kind, groupId, group, item } of resolve(project, book.materials).parts)
-    if (kind === 'hardware' && treated.has(groupId) && STEEL.test(item) && !COATED.test(item))
-      plain.set(groupId, [...new Set([...(plain.get(groupId) ?? [group]), item])]);
-  return [...plain].map(([groupId, [group, ...items]]): Forgotten => ({
-    id: `steel:${groupId}`,
-    title: `Coated steel for ${group}`,
-    sentence: `Treated wood eats plain steel: ${items.join(', ')} should be hot-dip galvanised, coated or stainless. Change it under Parts.`,
-    source: 'International Residential Code R317.3, from memory',
-    wants: null,
-  }));
+  const plain = groupBy(plainSteelIn(treated, project, book), ({ groupId }) => groupId);
+  return plain.flatMap((items): Forgotten[] =>
+    items.slice(0, 1).map(({ groupId, group }) => ({
+      id: `steel:${groupId}`,
+      title: `Coated steel for ${group}`,
+      sentence: `Treated wood eats plain steel: ${[...new Set(items.map(({ item }) => item))].join(', ')} should be hot-dip galvanised, coated or stainless. Change it under Parts.`,
+      source: 'International Residential Code R317.3, from memory',
+      wants: null,
+    })),
+  );
 };
-
-const STEEL = /\b(screws?|nails?|bolts?|brackets?|hinges?|staples?|washers?)\b/i;
-const COATED = /coated|galvani|stainless|bronze|copper|brass/i;
 
 /** A liner between treated wood and soil for food, where the project holds with that. */
 const liner: Rule = (facts) =>
-  facts.project.treatedNearFood === 'liner' &&
-  isTreatedHere(facts) &&
-  facts.groups.some(({ nearFood }) => nearFood) &&
-  !has(facts, /liner|membrane/i)
+  facts.made.some(
+    ({ material, group }) =>
+      isTreated(material, facts.book.materials) &&
+      wantsLiner(group, facts.project) &&
+      !isLined(group, facts.project),
+  ) && !has(facts, /liner|membrane/i)
     ? [
         {
           id: 'liner',

@@ -1,20 +1,15 @@
-import { MICROS, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../units';
-import { perPiece, type Offer } from '../pricing';
+import type { Offer } from '../pricing';
 import {
   cutParts,
-  emptyExtra,
   materialsOf,
-  resolve,
-  surfaceFor,
   withChanges,
   type Book,
-  type Extra,
   type Group,
   type Project,
   type ProjectChange,
 } from '../project';
-import { coverage, finishSuits, isFinish, materialOf, nameKey, wantsFinish } from '../lumber';
-import { isFinished } from './fit';
+import { materialOf, nameKey } from '../lumber';
+import { demandChanges } from './demands';
 
 /** Parts of a group that are to be of another material. */
 export interface Picked {
@@ -25,7 +20,7 @@ export interface Picked {
 
 /**
  * The changes that give parts another material, with what goes with it: the spare boards its grade is known for, and the
- * finish it wants where it stands, or no longer wants.
+ * finish, liner and steel that it demands where it stands, or no longer does.
  */
 export const inMaterials = (
   project: Project,
@@ -43,7 +38,7 @@ export const inMaterials = (
   const spares = spareChanges(project, book, picked);
   const all = [...changes, ...spares];
   const groups = new Set(picked.map(({ groupId }) => groupId));
-  return [...all, ...finishChanges(withChanges(project, all), book, offers, groups)];
+  return [...all, ...demandChanges(withChanges(project, all), book, offers, groups)];
 };
 
 const inGroup = (group: Group, picked: Picked[]): ProjectChange[] => {
@@ -95,52 +90,3 @@ const spareChanges = (project: Project, book: Book, picked: Picked[]): ProjectCh
     ? []
     : [{ type: 'editSettings', fields: { spare: { ...held, ...Object.fromEntries(added) } } }];
 };
-
-/** The finish that Billet added to a group for its material. */
-const finishId = (groupId: string): string => `finish:${groupId}`;
-
-/** For groups whose material became another: adds the finish it wants, takes away the one it no longer does. */
-const finishChanges = (project: Project, book: Book, offers: Offer[], groups: Set<string>): ProjectChange[] =>
-  project.groups
-    .filter(({ id }) => groups.has(id))
-    .flatMap((group): ProjectChange[] => {
-      const isWanted = cutParts(group).some((part) =>
-        materialsOf(part, group).some((name) =>
-          wantsFinish(materialOf(name, book.materials), group.exposure),
-        ),
-      );
-      const own = project.extras.find(({ id }) => id === finishId(group.id));
-      if (own && !isWanted) return [{ type: 'removeExtra', extraId: own.id }];
-      if (!isWanted || isFinished(group, project)) return [];
-      const extra = finishFor(group, project, book, offers);
-      return extra ? [{ type: 'addExtra', extra }] : [];
-    });
-
-/** Two coats outdoors: common practice. */
-const COATS = 2;
-
-/** Finish for a group, of the can that does it for least; null where no finish for such a place has a price. */
-export const finishFor = (group: Group, project: Project, book: Book, offers: Offer[]): Extra | null => {
-  const extra: Extra = {
-    ...emptyExtra(finishId(group.id)),
-    name: 'Finish',
-    rule: 'finish',
-    groupId: group.id,
-    coats: COATS,
-  };
-  const area = surfaceFor(extra, project, resolve(project, book.materials).parts) * COATS;
-  const cans = offers.flatMap((offer) => {
-    const covers =
-      offer.item.kind === 'hardware' && isFinish(offer.name) && finishSuits(offer.name, group.exposure)
-        ? coverage(offer.name)
-        : null;
-    return covers === null
-      ? []
-      : [{ offer, covers, cost: Math.ceil(area / covers) * (perPiece(offer) / MICROS) }];
-  });
-  const best = cans.sort((a, b) => a.cost - b.cost || (a.offer.key < b.offer.key ? -1 : 1))[0];
-  return best ? { ...extra, item: best.offer.name, covers: areaText(best.covers, project) } : null;
-};
-
-const areaText = (area: SquareMm, { unit }: Project): string =>
-  unit === 'in' ? `${Math.round(area / SQUARE_FOOT)} ft2` : `${Number((area / SQUARE_METRE).toFixed(1))} m2`;

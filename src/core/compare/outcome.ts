@@ -9,9 +9,20 @@ import {
 import { hardwareKey } from '../hardwareKey';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
-import { keptMoney, madeNow, resolve, surfaceFor, type Book, type Group, type Project } from '../project';
-import { lifeOf, materialOf, nameKey, renewals, woodWeight, type Fitness, type Life } from '../lumber';
-import { fitnessIn, fitnessOfMade, isFinished } from './fit';
+import { keptMoney, resolve, surfaceFor, type Book, type Project } from '../project';
+import {
+  isCoated,
+  lifeOf,
+  materialOf,
+  nameKey,
+  renewals,
+  woodWeight,
+  type Fitness,
+  type Life,
+} from '../lumber';
+import { fitnessOfMade, isFinished } from './fit';
+import { madeOf, type Made } from './made';
+import { wantsOf, type Want } from './wants';
 
 /** What one way to do a project comes to: what a comparison shows of it. */
 export interface Outcome {
@@ -25,8 +36,8 @@ export interface Outcome {
   finish: Minor;
   /** Tools among what is to buy. */
   toolsToBuy: Minor;
-  /** Something of it wants a finish, and none is among what is bought. */
-  wantsFinish: boolean;
+  /** What something of it demands and is not among what is bought. */
+  wants: Want[];
   hardware: Minor;
   /** Steel that it demands: coated where it is damp, outdoors, or the wood is treated. */
   steel: '' | 'coated';
@@ -84,11 +95,9 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     wood,
     finish,
     toolsToBuy: toolsToBuy(project, book, plan),
-    wantsFinish: isAnyUnfinished(made, project, book),
+    wants: wantsOf(made, project, book),
     hardware,
-    steel: bought.some(({ kind, name }) => kind === 'hardware' && /coated|stainless|galvani/i.test(name))
-      ? 'coated'
-      : '',
+    steel: bought.some(({ kind, name }) => kind === 'hardware' && isCoated(name)) ? 'coated' : '',
     trips: money.total - wood - finish - hardware,
     weight: shown.layouts.reduce((sum, layout) => sum + layout.count * weightOfPieces(layout, book), 0),
     boards: shown.buys
@@ -109,35 +118,6 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
     },
     byMaterial: byMaterial(bought),
   };
-};
-
-/** Whether something that a plan makes wants a finish that is not there. */
-export const wantsFinishIn = (project: Project, book: Book, plan: Plan): boolean => {
-  const shown = shownPlan(plan);
-  return shown !== null && isAnyUnfinished(madeOf(project, book, shown), project, book);
-};
-
-const isAnyUnfinished = (made: Made[], project: Project, book: Book): boolean =>
-  made.some(
-    ({ material, group }) => fitnessIn(material, group, project, book.materials).verdict === 'finish',
-  );
-
-/** A material that the plan makes parts of a group of. */
-export interface Made {
-  material: string;
-  group: Group;
-}
-
-export const madeOf = (project: Project, book: Book, plan: Plan): Made[] => {
-  const groupOf = new Map(resolve(project, book.materials).parts.map(({ id, groupId }) => [id, groupId]));
-  const groups = new Map(madeNow(project).map((group) => [group.id, group]));
-  const found = new Map<string, Made>();
-  for (const { material, pieces } of plan.layouts)
-    for (const { partId } of pieces) {
-      const group = groups.get(groupOf.get(partId) ?? '');
-      if (group) found.set(`${group.id}:${nameKey(material)}`, { material, group });
-    }
-  return [...found.values()];
 };
 
 interface Bought {

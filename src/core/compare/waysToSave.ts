@@ -5,7 +5,7 @@ import { planInput, shownBeside, type Plan } from '../plan';
 import { firstPlan } from '../plan/planner';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
 import type { PlanWith } from './breakEven';
-import { wantsFinishIn } from './outcome';
+import { wantsIn, wantWords } from './wants';
 import { candidatesFor, type Candidate } from './candidates';
 
 export { type Candidate } from './candidates';
@@ -20,16 +20,13 @@ export interface Saving {
   /** What the whole costs less; where more of it are built than now, what each costs less. */
   saves: Minor;
   isForEach: boolean;
-  /** False: it wants a finish that has no price yet, and the sum is without it. */
+  /** False: it demands what has no price yet, and the sum is without it. */
   isWhole: boolean;
   /** What the whole comes to then, and the plan that shows it. */
   total: Minor;
   plan: Plan;
   changes: ProjectChange[];
 }
-
-/** Of a way whose finish cannot be priced. */
-const WITHOUT_FINISH = 'Without the finish it wants: no can that suits has a price yet.';
 
 /**
  * Ways to make a project cheaper, each the difference of two plans: `base`, and one that was made for it; told as they are
@@ -49,7 +46,7 @@ export const waysToSave = (
   /** What it costs less: all of it, or each where another number is built. */
   const lessBy = (of: Project, total: Minor): Minor =>
     of.builds === project.builds ? now - total : now / project.builds - total / of.builds;
-  const wantsFinish = wantsFinishIn(project, book, base);
+  const wantsNow = wantsIn(project, book, base);
   const likely: { candidate: Candidate; made: Project; quick: Minor }[] = [];
   for (const candidate of candidatesFor(project, book)) {
     if (isOver()) break;
@@ -69,16 +66,19 @@ export const waysToSave = (
     // Of one dimension only the step that saves most.
     if (saves <= 0 || saves <= (told.get(candidate.of) ?? 0)) continue;
     told.set(candidate.of, saves);
-    const isWhole = wantsFinish || !wantsFinishIn(made, book, plan);
+    const missing = wantsIn(made, book, plan).filter((want) => !wantsNow.includes(want));
     const tradeOff = candidate.tradeOff({ project, plan: base }, { project: made, plan });
     tell({
       id: candidate.of,
       kind: candidate.kind,
       title: candidate.title,
-      tradeOff: [...(isWhole ? [] : [WITHOUT_FINISH]), tradeOff].join(' '),
+      tradeOff: [
+        ...(missing.length > 0 ? [`Without ${wantWords(missing)}: no price yet.`] : []),
+        tradeOff,
+      ].join(' '),
       saves: Math.floor(saves),
       isForEach: made.builds !== project.builds,
-      isWhole,
+      isWhole: missing.length === 0,
       total,
       plan,
       changes: candidate.changes,

@@ -103,6 +103,15 @@ export const fastenerFault = (
 export const fastenersEach = (width: Ticks): number =>
   width < fromInches(2) ? 1 : width < fromInches(7) ? 2 : 3;
 
+const STEEL = /\b(screws?|nails?|bolts?|brackets?|hinges?|staples?|washers?)\b/i;
+const COATED = /coated|galvani|stainless|bronze|copper|brass|zinc/i;
+
+/** Whether a name is that of something that is made of steel, coated or not. */
+export const isPlainSteel = (name: string): boolean => STEEL.test(name);
+
+/** Whether a name says that wood outdoors, or treated wood, does not eat it. */
+export const isCoated = (name: string): boolean => COATED.test(name);
+
 /**
  * Steel that wood outdoors, or treated wood, eats: coated (hot-dip galvanised) or stainless there. With treated
  * wood: International Residential Code R317.3 (from memory).

@@ -1,4 +1,4 @@
-import { GALLON, LITRE, SQUARE_FOOT, type SquareMm } from '../units';
+import { GALLON, LITRE, parseArea, SQUARE_FOOT, SQUARE_METRE, type SquareMm } from '../units';
 import type { Exposure } from './fitness';
 
 const WORDS =
@@ -41,6 +41,18 @@ export const coverage = (name: string): SquareMm | null => {
     return ((whole / parts) * volume * AREA_PER_GALLON) / GALLON;
   }
   return null;
+};
+
+const AREA = /\d+(?:\.\d+)? ?(?:ft2|sq\.? ?ft|m2)(?![a-z])/i;
+const SIDES = /(\d+(?:\.\d+)?) ?(?:ft|m)? ?x ?(\d+(?:\.\d+)?) ?(ft|m)\b/i;
+
+/** The area of a roll or sheet by its tag: `50 ft2`, `2 x 5 m`; null where the tag tells none. */
+export const coveredArea = (name: string): SquareMm | null => {
+  const area = parseArea(AREA.exec(name)?.[0] ?? '');
+  if (area.ok) return area.value;
+  const [, long, wide, unit] = SIDES.exec(name) ?? [];
+  if (long === undefined || wide === undefined || unit === undefined) return null;
+  return Number(long) * Number(wide) * (unit.toLowerCase() === 'ft' ? SQUARE_FOOT : SQUARE_METRE);
 };
 
 /** Years until a finish outdoors is due again: paint and varnish five, stain and oil three. From memory; the label wins. */

@@ -5,6 +5,7 @@ import {
   fastenerFinish,
   fastenerItem,
   fastenerLength,
+  isCoated,
   isTreated,
   NO_OWN,
   SCREWS_A_BRACKET,
@@ -87,7 +88,7 @@ export const resolveJoint = (
     item: fastenerItem('through', byRule, project.unit, finish),
     count: count * SCREWS_A_BRACKET,
   };
-  const plain = finish !== '' && !/coated|galvani|stainless|bronze|copper|zinc/i.test(item);
+  const plain = finish !== '' && !isCoated(item);
   return {
     id: joint.id,
     name: jointName(joint, option),

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
+import { wantWords } from '@/core/compare';
 import { formatMoney } from '@/core/units';
 import type { Book, Project } from '@/core/project';
 import { Button, Icon, Row, StatusBadge, useColors, Text } from '@/ui';
@@ -171,11 +172,12 @@ const briefWords = ({ outcome }: Column, project: Project): string[] => {
   const row = (key: string) => ROWS.find((candidate) => candidate.key === key)?.text(outcome, project) ?? '';
   return [
     row('life'),
-    outcome.finish > 0
-      ? `finish ${row('finish')}`
-      : outcome.wantsFinish
-        ? 'without the finish it wants'
-        : 'no finish',
+    ...(outcome.finish > 0
+      ? [`finish ${row('finish')}`]
+      : outcome.wants.includes('finish')
+        ? []
+        : ['no finish']),
+    ...(outcome.wants.length > 0 ? [`without ${wantWords(outcome.wants)}`] : []),
     row('weight'),
   ];
 };

@@ -24,11 +24,15 @@ export const ROWS: CompareRow[] = [
   {
     key: 'year',
     label: 'A year of its life',
-    text: ({ perYear, isRenewed, wantsFinish }, { currency }) =>
+    text: ({ perYear, isRenewed, wants }, { currency }) =>
       perYear
         ? [
             `${formatMoney(perYear.low, currency)} to ${formatMoney(perYear.high, currency)}`,
-            ...(isRenewed ? ['its finish put on again'] : wantsFinish ? ['without the finish it wants'] : []),
+            ...(isRenewed
+              ? ['its finish put on again']
+              : wants.includes('finish')
+                ? ['without the finish it wants']
+                : []),
           ].join(', ')
         : 'no wood',
     cost: ({ perYear }) => (perYear ? perYear.low + perYear.high : 0),
@@ -37,10 +41,10 @@ export const ROWS: CompareRow[] = [
   {
     key: 'finish',
     label: 'Finish it wants',
-    text: ({ finish, wantsFinish }, { currency }) =>
+    text: ({ finish, wants }, { currency }) =>
       [
-        finish > 0 ? formatMoney(finish, currency) : wantsFinish ? '' : 'none',
-        wantsFinish ? 'wants one, not in the price' : '',
+        finish > 0 ? formatMoney(finish, currency) : wants.includes('finish') ? '' : 'none',
+        wants.includes('finish') ? 'wants one, not in the price' : '',
       ]
         .filter(Boolean)
         .join(', '),
@@ -49,8 +53,13 @@ export const ROWS: CompareRow[] = [
   {
     key: 'hardware',
     label: 'Hardware it wants',
-    text: ({ hardware, steel }, { currency }) =>
-      `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
+    text: ({ hardware, steel, wants }, { currency }) =>
+      [
+        `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
+        ...wants
+          .filter((want) => want !== 'finish')
+          .map((want) => `wants ${want === 'liner' ? 'a liner' : want}, not in the price`),
+      ].join(', '),
     cost: ({ hardware }) => hardware,
   },
   { key: 'trips', label: 'Trips and shipping', ...money(({ trips }) => trips) },
