@@ -1,19 +1,21 @@
-import { existsSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { createServer, IncomingMessage, ServerResponse, type Server } from 'node:http';
+import { Socket } from 'node:net';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
+import express, {
+  type ErrorRequestHandler,
+  type Express,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from 'express';
 import helmet from 'helmet';
 import { feed, type FeedOptions } from './feed';
+import { cachingOf, FORMS, hashedFiles } from './hashedFiles';
 
 const isoToday = (): string => new Date().toISOString().slice(0, 10);
-
-const YEAR_IN_SECONDS = 365 * 24 * 3600;
-
-/** A year for a file whose name holds a hash of its content; anything else is asked for again. */
-const cachingOf = (file: string): string =>
-  /[.-][0-9a-f]{32}\./.test(path.basename(file))
-    ? `public, max-age=${YEAR_IN_SECONDS}, immutable`
-    : 'no-cache';
 
 /** Answers with the form of a file that the build compressed, where there is one that the browser takes. */
 const compressedBeforehand =
@@ -33,11 +35,6 @@ const compressedBeforehand =
     response.sendFile(path.relative(folder, asked + form.ending), { root: folder });
   };
 
-const FORMS = [
-  { encoding: 'br', ending: '.br' },
-  { encoding: 'gzip', ending: '.gz' },
-];
-
 /** Whatever goes wrong is answered in a sentence, never with what the server is made of. */
 const tellFault: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
   if (response.headersSent) return next(error);
@@ -48,6 +45,48 @@ const tellFault: ErrorRequestHandler = (error: { status?: number }, _request, re
     .send(status < 500 ? 'This address cannot be read.' : 'Something went wrong here. Try again.');
 };
 
+/** The styles that stand in the page itself, each by its hash; and the empty one that is filled rule by rule. */
+const stylesIn = (page: string): string[] =>
+  [
+    '',
+    ...[...readFileSync(page, 'utf8').matchAll(/<style[^>]*>([^]*?)<\/style>/g)].map(
+      ([, style = '']) => style,
+    ),
+  ].map((style) => `'sha256-${createHash('sha256').update(style).digest('base64')}'`);
+
+/** What every answer says of what the page may do. */
+const securedFor = (folder: string): RequestHandler =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'", ...stylesIn(path.join(folder, 'index.html'))],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    // The app is served on plain http on the machine itself.
+    strictTransportSecurity: false,
+  });
+
+/** The same, for what is answered before Express. */
+const headersOf = (secured: RequestHandler): Record<string, string> => {
+  const request = new IncomingMessage(new Socket());
+  const response = new ServerResponse(request);
+  void secured(request as Request, response as Response, () => undefined);
+  return Object.fromEntries(
+    Object.entries(response.getHeaders()).map(([name, value]) => [name, String(value)]),
+  );
+};
+
 /**
  * Serves the built app from `folder`. Files whose names hold a hash of their content are kept for a year, the
  * page itself is asked for again every time. The simulated store prices are at /api/stores. Nothing of a user's data comes here: there is nothing to send it to.
@@ -55,28 +94,7 @@ const tellFault: ErrorRequestHandler = (error: { status?: number }, _request, re
 export const app = (folder: string, options: FeedOptions = { today: isoToday, switches: false }): Express => {
   const served = express();
   served.disable('x-powered-by');
-  served.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          workerSrc: ["'self'"],
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          baseUri: ["'self'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      // The app is served on plain http on the machine itself.
-      strictTransportSecurity: false,
-    }),
-  );
+  served.use(securedFor(folder));
   served.use(compression());
   served.get('/api/health', (_request, response) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -106,4 +124,23 @@ export const app = (folder: string, options: FeedOptions = { today: isoToday, sw
   });
   served.use(tellFault);
   return served;
+};
+
+/** For how long a connection may take for the head of a request, and for all of it, in ms. */
+const LIMITS = { head: 10_000, request: 30_000 };
+
+/** The server of the built app: hashed files from memory, all else by `app`. */
+export const serverOf = (folder: string, options?: FeedOptions, limits = LIMITS): Server => {
+  const answered = hashedFiles(folder, headersOf(securedFor(folder)));
+  const others = app(folder, options);
+  return createServer(
+    {
+      headersTimeout: limits.head,
+      requestTimeout: limits.request,
+      connectionsCheckingInterval: limits.head / 10,
+    },
+    (request, response) => {
+      if (!answered(request, response)) others(request, response);
+    },
+  );
 };

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
-import { app } from './app';
+import { serverOf } from './app';
+import { stoppable } from './stoppable';
 
 const DEFAULT_PORT = 4180;
 /** So long may answers take after the server was told to stop, in ms. */
@@ -20,10 +21,12 @@ if (!existsSync(path.join(folder, 'index.html'))) {
 
 // For tests: a day for the simulated stores, and requests that may ask for slow, failing and nonsense answers.
 const today = process.env.BILLET_TODAY;
-const server = app(folder, {
+const server = serverOf(folder, {
   today: () => today ?? new Date().toISOString().slice(0, 10),
   switches: process.env.BILLET_FEED_SWITCHES === '1',
-}).listen(port, '127.0.0.1');
+});
+const stop = stoppable(server);
+server.listen(port, '127.0.0.1');
 server.on('listening', () => console.log(`Billet is at http://localhost:${port}`));
 server.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EADDRINUSE')
@@ -34,9 +37,4 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.on(signal, () => {
-    // What is being answered is answered; connections that only wait are let go.
-    server.close(() => process.exit(0));
-    server.closeIdleConnections();
-    setTimeout(() => process.exit(0), GRACE).unref();
-  });
+  process.on(signal, () => void stop(GRACE).then(() => process.exit(0)));

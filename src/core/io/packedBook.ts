@@ -1,4 +1,3 @@
-import { deflateSync, inflateSync, strFromU8, strToU8 } from 'fflate';
 import { MICROS } from '../units';
 import {
   bookFromJson,
@@ -15,6 +14,7 @@ import {
   type Measure,
   type Price,
 } from '../project';
+import { deflated, inflated } from './deflated';
 
 /**
  * A price book as columns: one list for each field, what repeats (items, notes) told once and pointed at. Lengths of
@@ -129,27 +129,16 @@ const recordsOf = (columns: Columns): { stores: JsonStore[]; prices: JsonPrice[]
   }),
 });
 
-const CHUNK = 0x8000;
-
-const toBase64 = (bytes: Uint8Array): string => {
-  let binary = '';
-  for (let at = 0; at < bytes.length; at += CHUNK)
-    binary += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
-  return btoa(binary);
-};
-
-const fromBase64 = (text: string): Uint8Array => Uint8Array.from(atob(text), (char) => char.charCodeAt(0));
-
 /** A book, with what is kept beside it, as compact text: columns, deflated, in base 64. */
 export const packColumns = (book: Book, beside: object): string =>
-  toBase64(deflateSync(strToU8(JSON.stringify({ ...columnsOf(book), beside })), { level: 4 }));
+  deflated({ ...columnsOf(book), beside }, 4);
 
 /**
  * Reads text of `packColumns` back as JSON records, for a schema to check. Throws when the text is cut or is
  * no such text.
  */
 export const unpackColumns = (text: string): { stores: JsonStore[]; prices: JsonPrice[]; beside: object } => {
-  const columns = JSON.parse(strFromU8(inflateSync(fromBase64(text)))) as Columns & { beside: object };
+  const columns = inflated(text) as Columns & { beside: object };
   return { ...recordsOf(columns), beside: columns.beside };
 };
 

@@ -30,6 +30,10 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
     need(isNumber(json[sum]), sum, 'is not a number');
   need(Array.isArray(json.buys), 'buys', 'is not a list');
   need(Array.isArray(json.layouts), 'layouts', 'is not a list');
+  need(json.sawing === undefined || isNumber(json.sawing), 'sawing', 'is not a number');
+  for (const list of ['buys', 'layouts'] as const)
+    if (Array.isArray(json[list]))
+      json[list].forEach((one: unknown, index) => need(isObject(one), `${list}[${index}]`, 'is no object'));
   if (problems.length > 0) return { ok: false, problems };
   const plan = json as JsonPlan;
   plan.buys.forEach((buy, index) => {
@@ -37,24 +41,37 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
       need(isText(buy[field]), `buys[${index}].${field}`, 'is not a text');
     for (const field of ['length', 'pack', 'qty', 'unitPrice', 'cost'] as const)
       need(isNumber(buy[field]), `buys[${index}].${field}`, 'is not a number');
+    const { width, spare } = buy as Partial<JsonBuy>;
+    need(width === undefined || width === null || isNumber(width), `buys[${index}].width`, 'is not a number');
+    need(spare === undefined || isNumber(spare), `buys[${index}].spare`, 'is not a number');
   });
   plan.layouts.forEach((layout, index) => {
     const place = `layouts[${index}]`;
     for (const field of ['count', 'length', 'width'] as const)
       need(isNumber(layout[field]), `${place}.${field}`, 'is not a number');
-    const isSource = isObject(layout.source) && ('owned' in layout.source || 'store' in layout.source);
+    const source: unknown = layout.source;
+    const isSource =
+      isObject(source) &&
+      ('owned' in source
+        ? isText(source.owned)
+        : 'store' in source && 'item' in source && isText(source.store) && isText(source.item));
     need(isSource, `${place}.source`, 'is neither a purchase nor owned');
-    need(isText(layout.material) && isText(layout.section), place, 'lacks its section or material');
+    const isNamed = [layout.material, layout.section, layout.kind].every(isText);
+    need(isNamed, place, 'lacks its kind, section or material');
     const areRight =
       Array.isArray(layout.pieces) &&
       layout.pieces.every(
-        ({ part, group, outline }) =>
-          isText(part) &&
-          isText(group) &&
-          Array.isArray(outline) &&
-          outline.every((corner) => isPoint(corner, isNumber)),
+        (piece) =>
+          isObject(piece) &&
+          isText(piece.part) &&
+          isText(piece.group) &&
+          Array.isArray(piece.outline) &&
+          piece.outline.every((corner) => isPoint(corner, isNumber)),
       );
     need(areRight, `${place}.pieces`, 'are not pieces with their outlines');
+    const { storeCuts } = layout as Partial<JsonLayout>;
+    const areTexts = storeCuts === undefined || (Array.isArray(storeCuts) && storeCuts.every(isText));
+    need(areTexts, `${place}.storeCuts`, 'are not texts');
   });
   return problems.length > 0 ? { ok: false, problems } : { ok: true, value: inTicks(plan) };
 };

@@ -2,7 +2,6 @@ import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, useColorScheme, View } from 'react-native';
 import { PaperProvider, Snackbar, Surface } from 'react-native-paper';
 import { notifyManager, QueryClientProvider } from '@tanstack/react-query';
-import { useFonts } from 'expo-font';
 import { usePathname } from 'expo-router';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import {
@@ -14,12 +13,19 @@ import {
   useSettings,
   useStanding,
 } from '@/hooks';
+import { loadFonts } from '@/platform/fonts';
 import { paintPage } from '@/platform/page';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, Text, TOUCH, useColors } from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
 notifyManager.setScheduler(queueMicrotask);
+
+loadFonts({
+  Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),
+  PlexMedium: require('@expo-google-fonts/ibm-plex-sans-condensed/500Medium/IBMPlexSansCondensed_500Medium.ttf'),
+  PlexBold: require('@expo-google-fonts/ibm-plex-sans-condensed/700Bold/IBMPlexSansCondensed_700Bold.ttf'),
+});
 
 /** Everything around the places: data, theme, fonts, navigation, notices. */
 export const Root = ({ children }: { children: ReactNode }) => {
@@ -39,11 +45,6 @@ const Themed = ({ children }: { children: ReactNode }) => {
   const theme = isDark ? darkTheme : lightTheme;
   useOtherTabs();
   useEffect(() => void keepForOffline(), []);
-  useFonts({
-    Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),
-    PlexMedium: require('@expo-google-fonts/ibm-plex-sans-condensed/500Medium/IBMPlexSansCondensed_500Medium.ttf'),
-    PlexBold: require('@expo-google-fonts/ibm-plex-sans-condensed/700Bold/IBMPlexSansCondensed_700Bold.ttf'),
-  });
   useEffect(() => {
     paintPage(isDark ? 'dark' : 'light', theme.ink.paper);
   }, [isDark, theme]);
