@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
-import { keptTexts } from '../harness/kept';
-import { atSite } from './steps';
+import { keptTexts, restingText, writeKept } from '../harness/kept';
+import { keyboard, thumb } from './hands';
+import { atSite, file, pick } from './steps';
 
 const at = atSite();
 
@@ -86,6 +87,62 @@ test('a slow browser says what is not kept yet as long as it is so, and takes no
   await page.getByText(/^The last change is not kept yet/).waitFor({ state: 'detached' });
   await page.getByRole('button', { name: 'Paid otherwise' }).tap();
   await page.getByLabel(/^Paid in all/).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
+for (const [name, size, handsOf] of [
+  ['a phone', PHONE, thumb],
+  ['a wide screen', WIDE, keyboard],
+] as const)
+  test(`on ${name} everything is saved as one file, and taken in by another browser`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const { press } = handsOf(page);
+    await page.goto(`${at.site.address}/project/sandpit/parts`);
+    await page.getByRole('button', { name: /^Change 4 Long side/ }).waitFor();
+    await addPart(page, '2 45x45 300 peg');
+    await page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
+    await page.goto(`${at.site.address}/settings`);
+    const download = page.waitForEvent('download');
+    await press(page.getByRole('button', { name: 'Save everything to a file' }));
+    const saved = file('all.json', readFileSync((await (await download).path()) ?? '', 'utf8'));
+    await context.close();
+
+    const other = await visit(at.browser, size);
+    const hands = handsOf(other.page);
+    other.page.setDefaultTimeout(20_000);
+    await other.page.goto(`${at.site.address}/settings`);
+    await hands.press(other.page.getByRole('button', { name: 'Start empty' }));
+    await hands.press(other.page.getByRole('button', { name: 'Start empty' }).last());
+    await other.page.goto(at.site.address);
+    await pick(other.page, () => hands.press(other.page.getByRole('button', { name: 'Open a file' })), saved);
+    const sheet = other.page.getByRole('dialog');
+    await expect(sheet.getByText('not here', { exact: true })).toHaveCount(3);
+    await hands.press(sheet.getByRole('button', { name: 'Take 3 that are missing' }));
+    await other.page.getByText('Sandpit with a folding lid').first().click();
+    await other.page.getByTestId('money-strip').getByText('€167.92', { exact: true }).waitFor();
+    await other.page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
+    expect([...complaints, ...other.complaints]).toEqual([]);
+    await other.context.close();
+  });
+
+test('what a newer Billet wrote can be looked at, says so, and is not changed', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(20_000);
+  await page.goto(`${at.site.address}/project/sandpit/parts`);
+  await page.getByRole('button', { name: /^Change 4 Long side/ }).waitFor();
+  const text = ((await restingText(page, 'billet/project/sandpit')) ?? '')
+    .replace('"version":2', '"version":3')
+    .replace('"builds":', '"curves":[1],"builds":');
+  await writeKept(page, { 'billet/project/sandpit': text });
+  await page.reload();
+  await page.getByText(/^Written by a newer Billet: here it can be looked at/).waitFor();
+  await page.getByRole('button', { name: /^Change 4 Long side/ }).waitFor();
+  await addPart(page, '2 45x45 300 peg');
+  await page.getByText(/^Sandpit with a folding lid was written by a newer Billet/).waitFor();
+  await expect(page.getByRole('button', { name: /^Change 2 Peg/ })).toHaveCount(0);
+  expect((await keptTexts(page))['billet/project/sandpit']).toBe(text);
   expect(complaints).toEqual([]);
   await context.close();
 });

@@ -33,6 +33,8 @@ export interface ProjectRecord {
   history: History;
   /** When it was deleted; it is recoverable for 30 days. */
   deletedAt: number | null;
+  /** A newer Billet wrote it: what is known here of it can be looked at, and is not written. */
+  isNewer?: true;
 }
 
 export type { BookRecord, Tags };
@@ -108,6 +110,44 @@ const damaged = (sentence: string): Result<never> => ({
   problems: [{ code: 'damaged', place: '', sentence }],
 });
 
+const VERSION = /^\{"version":(\d+)|^billet-book (\d+) /;
+const BOOK_VERSION = 3;
+
+/** Whether a newer Billet wrote a kept text. */
+export const isOfNewer = (text: string): boolean => {
+  const [, record, book] = VERSION.exec(text) ?? [];
+  return Number(record ?? 0) > STORED_VERSION || Number(book ?? 0) > BOOK_VERSION;
+};
+
+/** So many times what is not known is taken out of something newer. */
+const MOST_PRUNED = 1000;
+
+/** What is known here of something that a newer Billet wrote: all that is unknown left out. Null: it is not understood at all. */
+const knownOf = <T>(text: string, validate: Validator): T | null => {
+  let data: unknown;
+  try {
+    data = (JSON.parse(text) as { data?: unknown } | null)?.data;
+  } catch {
+    return null;
+  }
+  for (let round = 0; round < MOST_PRUNED && !validate(data); round++) {
+    const unknown = (validate.errors ?? []).filter(({ keyword }) => keyword === 'additionalProperties');
+    if (unknown.length === 0) return null;
+    for (const { instancePath, params } of unknown)
+      dropAt(data, instancePath, String(params['additionalProperty']));
+  }
+  return validate(data) ? (data as T) : null;
+};
+
+const dropAt = (data: unknown, path: string, key: string): void => {
+  const steps = path
+    .split('/')
+    .slice(1)
+    .map((one) => one.replaceAll('~1', '/').replaceAll('~0', '~'));
+  const at = steps.reduce<unknown>((held, one) => (held as Record<string, unknown> | undefined)?.[one], data);
+  if (typeof at === 'object' && at !== null) delete (at as Record<string, unknown>)[key];
+};
+
 /** Reads a kept text: JSON, of a version known here, valid by its schema. */
 const unpack = <T>(text: string, validate: Validator): Result<T> => {
   let envelope: { version?: unknown; data?: unknown };
@@ -132,13 +172,15 @@ export const packProject = ({ project, history, deletedAt }: ProjectRecord, tags
     data: { history, deletedAt, project: projectToJson(project), purchases: purchasesToJson(project) },
   });
 
-/** A stored text as a project record. */
+type KeptProject = Omit<ProjectRecord, 'project'> & { project: JsonProject; purchases: JsonPurchase[] };
+
+/** A stored text as a project record. One of a newer Billet is read as far as it is understood here. */
 export const unpackProject = (text: string): Result<ProjectRecord> => {
-  type Kept = Omit<ProjectRecord, 'project'> & { project: JsonProject; purchases: JsonPurchase[] };
-  const kept = unpack<Kept>(text, validateProjectRecord);
+  const newer = isOfNewer(text) ? knownOf<KeptProject>(text, validateProjectRecord) : null;
+  const kept = newer ? ok(newer) : unpack<KeptProject>(text, validateProjectRecord);
   if (!kept.ok) return kept;
   const { project, purchases, ...record } = kept.value;
-  return ok({ ...record, project: projectFromJson(project, purchases) });
+  return ok({ ...record, project: projectFromJson(project, purchases), ...(newer ? { isNewer: true } : {}) });
 };
 
 /** A stored text as the price book. */

@@ -5,6 +5,7 @@ import { fail, type Result } from '@/core/result';
 import { emptyBook, emptyHistory } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
+  isOfNewer,
   newProjectRecord,
   packProject,
   packSettings,
@@ -65,7 +66,11 @@ export const loadProjects = async (now: number): Promise<StoredProjects> => {
     const id = key.slice(PROJECTS.length);
     const record = unpackAs(id, text);
     if (!record.ok) projects.damaged.push({ key, text, id, tag: tagOf(text), problems: record.problems });
-    else if (record.value.deletedAt !== null && now - record.value.deletedAt > DAYS_KEPT * DAY)
+    else if (
+      !record.value.isNewer &&
+      record.value.deletedAt !== null &&
+      now - record.value.deletedAt > DAYS_KEPT * DAY
+    )
       await removeKey(key);
     else projects.records[record.value.project.id] = { record: record.value, tag: tagOf(text) };
   }
@@ -94,12 +99,14 @@ export const loadBook = async (now: number): Promise<Stored<BookRecord>> => {
   const text = await readText(BOOK);
   const book = stored(text, unpackBook);
   if (book) return book;
+  const none = { book: emptyBook(), history: emptyHistory() };
+  if (text !== null && isOfNewer(text)) return { record: { ...none, isNewer: true }, tag: tagOf(text) };
   if (text !== null) {
     await setAside('book', text, now);
     await removeKey(BOOK);
   }
   return {
-    record: { book: emptyBook(), history: emptyHistory() },
+    record: none,
     tag: null,
     ...(text === null ? {} : { isSetAside: true as const }),
   };
@@ -114,6 +121,8 @@ export const loadSettings = async (now: number): Promise<Settings | null> => {
   if (text === null) return null;
   const settings = unpackSettings(text);
   if (settings.ok) return settings.value;
+  // They hold for the newer Billet: here the usual ones do.
+  if (isOfNewer(text)) return DEFAULT_SETTINGS;
   await setAside('settings', text, now);
   await removeKey(SETTINGS);
   notify({
@@ -122,9 +131,11 @@ export const loadSettings = async (now: number): Promise<Settings | null> => {
   return DEFAULT_SETTINGS;
 };
 
-/** Writes settings. @throws StorageFull */
-export const saveSettings = (settings: Settings): Promise<void> =>
-  writeText(SETTINGS, packSettings(settings));
+/** Writes settings, but over none of a newer Billet. @throws StorageFull */
+export const saveSettings = async (settings: Settings): Promise<void> => {
+  const held = await readText(SETTINGS);
+  if (held === null || !isOfNewer(held)) await writeText(SETTINGS, packSettings(settings));
+};
 
 /** `refused`: another tab wrote after what this one follows. */
 export type Saved = 'saved' | 'refused';
@@ -133,7 +144,7 @@ export type Saved = 'saved' | 'refused';
 const saveAfter = (key: string, parents: (string | null)[], text: string): Promise<Saved> =>
   exclusively(async () => {
     const held = await readText(key);
-    if (held !== null && !parents.includes(tagOf(held))) return 'refused';
+    if (held !== null && (isOfNewer(held) || !parents.includes(tagOf(held)))) return 'refused';
     await writeText(key, text);
     return 'saved';
   });

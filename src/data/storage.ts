@@ -89,6 +89,3 @@ export const textsUnder = async (prefix: string): Promise<Record<string, string>
     Object.entries(read).flatMap(([key, text]) => (text === null ? [] : [[key, text] as const])),
   );
 };
-
-/** All that Billet keeps in this browser, as it is kept, as JSON. */
-export const everythingKept = async (): Promise<string> => JSON.stringify(await textsUnder(''), null, 1);

@@ -129,6 +129,10 @@ const tellUser = (event: WorkspaceEvent): void => {
       return notify({
         text: `${event.name} was written by another tab in a form that cannot be read here. It is left as it is: reload the page to try again.`,
       });
+    case 'lookingOnly':
+      return notify({
+        text: `${event.name} was written by a newer Billet: here it can be looked at, not changed. Reload the page to get the new one.`,
+      });
     case 'slow':
       return tellStanding('The last change is not kept yet: the browser is slow. Leave this page open.');
     case 'keptAgain':

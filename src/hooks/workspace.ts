@@ -73,6 +73,8 @@ export type Dispatch = (commands: WorkspaceCommand | WorkspaceCommand[], name?: 
 export interface OpenProject {
   project: Project;
   book: Book;
+  /** A newer Billet wrote it: it can be looked at alone. */
+  isNewer: boolean;
   dispatch: Dispatch;
   /** What undo and redo would do, in words; null: nothing. */
   undoLabel: string | null;
@@ -92,6 +94,7 @@ export const useProject = (id: string): OpenProject | null | undefined => {
   return {
     project: record.project,
     book: book.book,
+    isNewer: record.isNewer ?? false,
     dispatch: (commands, name) => workspace.dispatch(commands, id, name),
     undoLabel: workspace.next(id, 'undo')?.label ?? null,
     redoLabel: workspace.next(id, 'redo')?.label ?? null,

@@ -37,7 +37,7 @@ const open = async () => {
   store.subscribe((event) => events.push(event));
   const state = await store.load();
   await store.written();
-  return { state, events };
+  return { state, events, store };
 };
 
 const begin = async (broken: Record<string, string>): Promise<void> => {
@@ -89,4 +89,28 @@ test('each record broken in five hundred ways: it opens, the rest is untouched, 
     }),
     { numRuns: 600 },
   );
+});
+
+test('what a newer Billet wrote is there to be looked at, is not changed, and is left letter by letter', async () => {
+  const newer = (text: string) =>
+    text.replace('"version":2', '"version":3').replace('"builds":1', '"builds":1,"curves":{"of":[1,2]}');
+  const kept = {
+    'billet/project/p': newer(KEPT['billet/project/p'] ?? ''),
+    'billet/book': 'billet-book 4 tag parent whatever it holds then',
+    'billet/settings': newer(KEPT['billet/settings'] ?? ''),
+  };
+  await begin(kept);
+  const { state, store, events } = await open();
+  expect(state.records['p']).toMatchObject({ isNewer: true, project: { name: 'Trellis', builds: 1 } });
+  expect(state.damaged).toEqual([]);
+  expect(events).toContainEqual({ kind: 'lookingOnly', name: 'The price book' });
+  store.dispatch({ type: 'editProject', fields: { name: 'Mine' } }, 'p');
+  store.dispatch({ type: 'putStore', store: emptyStore('t', 'Barn', 'USD') });
+  store.changeSettings({ tax: 0.2 });
+  store.dispatch({ type: 'editProject', fields: { name: 'Bower' } }, 'q');
+  await store.written();
+  expect(events.filter(({ kind }) => kind === 'lookingOnly')).toHaveLength(3);
+  expect(store.state?.records['p']?.project.name).toBe('Trellis');
+  expect(store.state?.records['q']?.project.name).toBe('Bower');
+  expect(await textsUnder('')).toMatchObject(kept);
 });

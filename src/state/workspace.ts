@@ -58,4 +58,6 @@ export type WorkspaceEvent =
   /** The price book could not be read: it lies aside, untouched. */
   | { kind: 'bookSetAside' }
   /** What another tab wrote of a project cannot be read: it is left as it is. */
-  | { kind: 'unreadable'; name: string };
+  | { kind: 'unreadable'; name: string }
+  /** What a newer Billet wrote was to be changed: it can only be looked at here. */
+  | { kind: 'lookingOnly'; name: string };

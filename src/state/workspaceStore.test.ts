@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { emptyBook, emptyGroup, emptyHistory, emptyProject, emptyStore, type Project } from '@/core/project';
+import { randomFrom } from '@/core/plan/randomList';
 import { DEFAULT_SETTINGS, newProjectRecord, type BookRecord, type ProjectRecord } from '@/data/records';
 import { Journal } from './journal';
 import { textsIn } from './testing';
@@ -258,6 +259,52 @@ test('a page that is ended keeps all that was done, whatever was under way and i
     { numRuns: 200 },
   );
 });
+
+test.each([1, 2, 3])(
+  'run %d: 400 edits in three tabs, 5 to 300 ms apart, some of the tabs ended: all kept, each once',
+  async (run) => {
+    const next = randomFrom(run * 7919);
+    const upTo = (most: number) => Math.floor(next() * most);
+    const time = fakeClock();
+    const shared = browser();
+    const tabs = [await tab(shared, time), await tab(shared, time), await tab(shared, time)];
+    const wanted: Record<'groups' | 'purchases' | 'stores', string[]> = {
+      groups: [],
+      purchases: [],
+      stores: [],
+    };
+    for (let edit = 0; edit < 400; edit++) {
+      const which = upTo(3);
+      const { store, end } = tabs[which] ?? (await tab(shared, time));
+      const id = `n${edit}`;
+      const kind = (['groups', 'purchases', 'stores'] as const)[upTo(3)] ?? 'groups';
+      wanted[kind].push(id);
+      if (kind === 'groups') store.dispatch(addGroup(id), 'p');
+      else if (kind === 'stores') store.dispatch({ type: 'putStore', store: emptyStore(id, id, 'USD') });
+      else
+        store.dispatch(
+          {
+            type: 'recordPurchase',
+            purchase: { id, storeId: '', store: 'Yard', date: '2026-11-28', note: '', lines: [] },
+            charges: { trip: 0, shipping: null },
+          },
+          'p',
+        );
+      if (next() < 0.03) {
+        end();
+        tabs[which] = await tab(shared, time);
+      }
+      await time.pass(5 + upTo(295));
+    }
+    await time.pass(120_000);
+    const { project } = shared.kept.projects.get('p')?.record ?? newProjectRecord(bench);
+    const ids = (list: { id: string }[]) => list.map(({ id }) => id).sort();
+    expect(ids(project.groups.filter(({ id }) => id !== 'g'))).toEqual(wanted.groups.sort());
+    expect(ids(project.purchases)).toEqual(wanted.purchases.sort());
+    expect(Object.keys(shared.kept.book.record.book.stores).sort()).toEqual(wanted.stores.sort());
+    expect([...shared.short.keys()]).toEqual([]);
+  },
+);
 
 test('writes that fail at random: in the end everything is kept, in its order', async () => {
   await fc.assert(

@@ -164,6 +164,7 @@ export class WorkspaceStore {
   async bringSamplesBack(): Promise<void> {
     const workspace = await this.load();
     const { book: held } = workspace.book;
+    if (workspace.book.isNewer) return this.tell({ kind: 'lookingOnly', name: THE_BOOK });
     const { book, added } = await this.options.storage.withSamples(held, workspace.records);
     const isNew = (own: Record<string, unknown>) => (one: { id: string }) => own[one.id] === undefined;
     this.dispatch({
@@ -198,6 +199,7 @@ export class WorkspaceStore {
     const living = await this.options.livingTabs();
     this.keeper.follow(BOOK, book.tag);
     if (book.isSetAside) this.tell({ kind: 'bookSetAside' });
+    if (book.record.isNewer) this.tell({ kind: 'lookingOnly', name: THE_BOOK });
     for (const [id, { tag }] of Object.entries(projects.records)) this.keeper.follow(id, tag);
     // A file of the same id may take the place of what cannot be read.
     for (const { id, tag } of projects.damaged) this.keeper.follow(id, tag);
@@ -211,7 +213,7 @@ export class WorkspaceStore {
       settings: settings ?? DEFAULT_SETTINGS,
     };
     for (const [id, record] of Object.entries(records))
-      if (record !== projects.records[id]?.record) this.keeper.enqueue(id);
+      if (record !== projects.records[id]?.record && !record.isNewer) this.keeper.enqueue(id);
     if (settings === null) {
       this.keeper.enqueue(SETTINGS);
       if (Object.keys(records).length === 0) await this.addFirstSamples(this.workspace);
@@ -244,6 +246,8 @@ export class WorkspaceStore {
     const entry: JournalEntry = { ...deed, id: newId(), tab: journal.tabId, at: clock.now() };
     const performed = perform(this.workspace, entry, () => false);
     if (isNothing(performed)) return;
+    const newer = newerIn(this.workspace, performed);
+    if (newer !== null) return this.tell({ kind: 'lookingOnly', name: newer });
     journal.append(entry);
     this.take(entry, performed);
   }
@@ -255,10 +259,10 @@ export class WorkspaceStore {
       const workspace = this.workspace;
       // Of what cannot be read it is kept until that can.
       if (!workspace || workspace.damaged.some(({ id }) => id === entry.projectId)) continue;
-      this.take(
-        entry,
-        perform(workspace, entry, (key) => isHeld(key, index)),
-      );
+      const performed = perform(workspace, entry, (key) => isHeld(key, index));
+      // Of what a newer Billet wrote it is kept for that.
+      if (newerIn(workspace, performed) !== null) continue;
+      this.take(entry, performed);
       if (!this.keeper.holds(entry.id)) this.options.journal.strike(entry.id);
     }
   }
@@ -322,17 +326,20 @@ export class WorkspaceStore {
       : this.takeProject(key, await storage.readProject(key));
   }
 
-  private takeBook({ record, tag }: Stored<BookRecord>): string {
+  private takeBook({ record, tag }: Stored<BookRecord>): string | null {
     this.keeper.follow(BOOK, tag);
+    if (record.isNewer) this.keeper.drop(BOOK);
     if (this.workspace) this.workspace = { ...this.workspace, book: record };
     this.tell({ kind: 'changed', projectIds: [], book: true, settings: false });
-    return 'The price book';
+    if (record.isNewer) this.tell({ kind: 'lookingOnly', name: THE_BOOK });
+    return record.isNewer ? null : THE_BOOK;
   }
 
   private takeProject(key: string, stored: Stored<ProjectRecord> | Damaged | null): string | null {
     this.keeper.follow(key, stored?.tag ?? null);
     const workspace = this.workspace;
     const isRead = !stored || !('problems' in stored);
+    const isNewer = stored !== null && 'record' in stored && stored.record.isNewer === true;
     if (workspace && stored)
       this.workspace =
         'problems' in stored
@@ -342,8 +349,10 @@ export class WorkspaceStore {
       this.keeper.drop(key);
       this.tell({ kind: 'unreadable', name: workspace?.records[key]?.project.name ?? '' });
     }
+    if (isNewer) this.keeper.drop(key);
     this.tell({ kind: 'changed', projectIds: [key], book: false, settings: false });
-    return isRead ? (this.workspace?.records[key]?.project.name ?? '') : null;
+    if (isNewer) this.tell({ kind: 'lookingOnly', name: this.workspace?.records[key]?.project.name ?? '' });
+    return isRead && !isNewer ? (this.workspace?.records[key]?.project.name ?? '') : null;
   }
 
   /** Tells where what was just done is not kept in a while. */
@@ -372,6 +381,16 @@ export class WorkspaceStore {
     for (const listener of this.listeners) listener(event);
   }
 }
+
+const THE_BOOK = 'The price book';
+
+/** What a newer Billet wrote among what would be made anew, by its name; null: nothing of it. */
+const newerIn = (workspace: Workspace, { record, book }: Performed): string | null =>
+  record && workspace.records[record.project.id]?.isNewer
+    ? record.project.name
+    : book && workspace.book.isNewer
+      ? THE_BOOK
+      : null;
 
 const isNothing = ({ record, book, settings }: Performed): boolean => !record && !book && !settings;
 

@@ -27,16 +27,16 @@ export const inflated = (text: string, most = MOST): unknown => {
   const bytes = fromBase64(text);
   const chunks: Uint8Array[] = [];
   let size = 0;
-  let isWhole = false;
+  const end = { isSeen: false };
   const stream = new Inflate((chunk, isLast) => {
     size += chunk.length;
     if (size > most) throw new Error(`more than ${most} bytes`);
     chunks.push(chunk);
-    isWhole = isLast;
+    end.isSeen = isLast;
   });
   for (let at = 0; at < bytes.length; at += PIECE)
     stream.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
-  if (!isWhole) throw new Error('cut');
+  if (!end.isSeen) throw new Error('cut');
   return JSON.parse(strFromU8(joined(chunks, size)));
 };
 

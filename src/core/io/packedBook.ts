@@ -146,6 +146,8 @@ export const unpackColumns = (text: string): { stores: JsonStore[]; prices: Json
 export interface BookRecord {
   book: Book;
   history: History;
+  /** A newer Billet wrote what is kept: there are no prices here, and none are written. */
+  isNewer?: true;
 }
 
 /** Which writing of a record a stored text is, and which it follows: what another tab wrote has other tags. */

@@ -41,7 +41,7 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
       need(isText(buy[field]), `buys[${index}].${field}`, 'is not a text');
     for (const field of ['length', 'pack', 'qty', 'unitPrice', 'cost'] as const)
       need(isNumber(buy[field]), `buys[${index}].${field}`, 'is not a number');
-    const { width, spare } = buy as Partial<JsonBuy>;
+    const { width, spare } = buy as { width?: unknown; spare?: unknown };
     need(width === undefined || width === null || isNumber(width), `buys[${index}].width`, 'is not a number');
     need(spare === undefined || isNumber(spare), `buys[${index}].spare`, 'is not a number');
   });

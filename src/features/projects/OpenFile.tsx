@@ -3,14 +3,27 @@ import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import type { Book, Project } from '@/core/project';
 import type { Problem } from '@/core/result';
-import { addProject, changeBook, newId, notify, pickFile, useBook, useProjects } from '@/hooks';
+import {
+  addProject,
+  changeBook,
+  isEverything,
+  newId,
+  notify,
+  pickFile,
+  readEverything,
+  useBook,
+  useProjects,
+  type Everything,
+} from '@/hooks';
 import { remoteReader, stopReading } from '@/state/reading';
 import { Button, Faults, Sheet, Text } from '@/ui';
-import { mergeBook } from './mergeBook';
+import { EverythingSheet } from './EverythingSheet';
+import { mergeBook, withStoreIds } from './mergeBook';
 
 type Read =
   | { name: string; isReading: true }
   | { name: string; problems: Problem[] }
+  | { name: string; everything: Everything }
   | { name: string; project: Project; book: Book };
 
 /** Whether an id can stand in an address and as a key; a file may have any. */
@@ -26,15 +39,10 @@ export const OpenFile = () => {
 
   const take = (project: Project, own: Book) => {
     const merged = mergeBook(book, own);
-    const known = project.excludedStores.map((id) => merged.storeIds[id] ?? id);
-    const purchases = project.purchases.map((purchase) => ({
-      ...purchase,
-      storeId: merged.storeIds[purchase.storeId] ?? purchase.storeId,
-    }));
     const { prices, stores, materials } = merged;
     if (prices.length + stores.length + materials.length > 0)
       changeBook({ type: 'putPrices', prices, stores, materials });
-    addProject({ ...project, excludedStores: known, purchases });
+    addProject(withStoreIds(project, merged.storeIds));
     notify({ text: `${project.name} is open.` });
     close();
     router.push(`/project/${project.id}/parts`);
@@ -44,6 +52,13 @@ export const OpenFile = () => {
     const file = await pickFile('.json,application/json');
     if (!file) return;
     setRead({ name: file.name, isReading: true });
+    if (isEverything(file.text)) {
+      const all = readEverything(file.text);
+      return setRead({
+        name: file.name,
+        ...(all.ok ? { everything: all.value } : { problems: all.problems }),
+      });
+    }
     const result = await remoteReader().project(file.text, file.name);
     if (!result.ok) return setRead({ name: file.name, problems: result.problems });
     const given = result.value.project;
@@ -71,6 +86,9 @@ export const OpenFile = () => {
         <Sheet title="The file was not opened" onClose={close} foot={<Button onPress={close}>Close</Button>}>
           <Faults file={read.name} problems={read.problems} />
         </Sheet>
+      ) : null}
+      {read && 'everything' in read ? (
+        <EverythingSheet name={read.name} found={read.everything} onClose={close} />
       ) : null}
       {read && 'project' in read ? (
         <Sheet

@@ -28,6 +28,12 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
   return (
     <View style={styles.frame}>
       <Head open={open} />
+      {open.isNewer ? (
+        <Text size="small" tone="bad" style={styles.newer} role="status">
+          Written by a newer Billet: here it can be looked at, not changed. Reload the page to get the new
+          one.
+        </Text>
+      ) : null}
       {children}
     </View>
   );
@@ -130,6 +136,7 @@ const useUndoKeys = (undo: () => void, redo: () => void): void => {
 };
 
 const styles = StyleSheet.create({
+  newer: { paddingHorizontal: 16, paddingVertical: 8 },
   frame: { flex: 1 },
   wait: { marginTop: 80 },
   missing: { padding: 24, gap: 12, maxWidth: 520, alignItems: 'flex-start' },

@@ -1,4 +1,4 @@
-import type { Book, Price, Store } from '@/core/project';
+import type { Book, Price, Project, Store } from '@/core/project';
 import { nameKey, type Material } from '@/core/lumber';
 
 /** What a file's stores and prices add to the book, and which ids its stores have here. */
@@ -36,4 +36,14 @@ export const mergeBook = (held: Book, own: Book): Merged => {
     if (!held.prices[price.id])
       merged.prices.push({ ...price, storeId: merged.storeIds[price.storeId] ?? price.storeId });
   return merged;
+};
+
+/** A project of a file, with its stores by the ids that they have here. */
+export const withStoreIds = (project: Project, storeIds: Record<string, string>): Project => {
+  const idHere = (id: string) => storeIds[id] ?? id;
+  return {
+    ...project,
+    excludedStores: project.excludedStores.map(idHere),
+    purchases: project.purchases.map((purchase) => ({ ...purchase, storeId: idHere(purchase.storeId) })),
+  };
 };

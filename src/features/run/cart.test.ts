@@ -35,6 +35,7 @@ const onRun = () => {
         );
         Object.assign(held, { project: made.record?.project, book: made.book.book });
       },
+      isNewer: false,
       undoLabel: null,
       redoLabel: null,
       undo: () => undefined,

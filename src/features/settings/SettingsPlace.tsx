@@ -38,6 +38,7 @@ import {
 } from '@/ui';
 import { Aside } from './Aside';
 import { Room } from './Room';
+import { SaveEverything } from './SaveEverything';
 
 const readCurrency = (text: string): Result<string> =>
   isCurrency(text.trim().toUpperCase())
@@ -195,6 +196,7 @@ export const SettingsPlace = () => {
           a store you follow is only asked for its prices.
         </Text>
         <Room />
+        <SaveEverything />
         {isNewWaiting ? (
           <Button mode="contained" onPress={takeNewVersion} style={styles.own}>
             Use the new Billet

@@ -2,7 +2,8 @@ import { Component, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { saveFile } from '@/platform/files';
 import { reloadPage } from '@/platform/page';
-import { everythingKept, StorageGone } from '@/data/storage';
+import { everythingKept } from '@/data/everything';
+import { StorageGone } from '@/data/storage';
 import { Button, Text } from '@/ui';
 
 interface Props {
@@ -35,16 +36,18 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
             : 'Something broke while it was drawn. What you made is kept in this browser as it was; save it to a file before you try anything else.'}
         </Text>
         <View style={styles.buttons}>
-          <Button
-            mode="contained"
-            onPress={() =>
-              void everythingKept().then((text) =>
-                saveFile('billet-everything.json', text, 'application/json'),
-              )
-            }
-          >
-            Save everything to a file
-          </Button>
+          {error instanceof StorageGone ? null : (
+            <Button
+              mode="contained"
+              onPress={() =>
+                void everythingKept().then((text) =>
+                  saveFile('billet-everything.json', text, 'application/json'),
+                )
+              }
+            >
+              Save everything to a file
+            </Button>
+          )}
           <Button mode="outlined" onPress={this.again}>
             Try again
           </Button>

@@ -1,0 +1,81 @@
+import { writeProjectFile } from '@/core/io';
+import type { Book, Project, RackEntry, Tool } from '@/core/project';
+import { fail, ok, type Result } from '@/core/result';
+import { shortTexts } from '@/platform/room';
+import { unpackBook, unpackProject } from './records';
+import { textsUnder } from './storage';
+
+const FORMAT = 'billet-everything';
+const VERSION = 1;
+const PROJECT = 'billet/project/';
+const BOOK = 'billet/book';
+const OURS = 'billet/';
+
+/** All that Billet keeps in this browser, letter by letter as it is kept, with what is half typed and not in its record yet. */
+export const everythingKept = async (): Promise<string> => {
+  const beside = Object.fromEntries(
+    shortTexts
+      .keys()
+      .filter((key) => key.startsWith(OURS))
+      .map((key) => [key, shortTexts.read(key) ?? '']),
+  );
+  return JSON.stringify({ format: FORMAT, version: VERSION, beside, kept: await textsUnder('') }, null, 1);
+};
+
+/** What of a file of everything can be taken in. */
+export interface Everything {
+  /** Those that were deleted aside. */
+  projects: Project[];
+  book: Book | null;
+  rack: RackEntry[];
+  tools: Tool[];
+  /** How many records in it cannot be read; they stay in the file. */
+  lost: number;
+}
+
+/** Whether a text is a file of everything. */
+export const isEverything = (text: string): boolean => text.slice(0, 200).includes(`"${FORMAT}"`);
+
+/** Reads a file of everything, each record by itself: one that is broken loses no other. Problems: of the file as a whole. */
+export const readEverything = (text: string): Result<Everything> => {
+  const kept = keptIn(text);
+  if (!kept) return fail('file', 'this is not a whole file of everything that Billet keeps');
+  const texts = Object.entries(kept).filter(
+    (entry): entry is [string, string] => typeof entry[1] === 'string',
+  );
+  const records = texts
+    .filter(([key]) => key.startsWith(PROJECT))
+    .map(([, own]) => tried(() => unpackProject(own)));
+  const bookText = texts.find(([key]) => key === BOOK)?.[1];
+  const book = bookText === undefined ? null : tried(() => unpackBook(bookText));
+  const read = records.flatMap((record) => (record ? [record] : []));
+  return ok({
+    projects: read.filter(({ deletedAt }) => deletedAt === null).map(({ project }) => project),
+    book: book?.book ?? null,
+    rack: Object.values(book?.book.rack ?? {}),
+    tools: Object.values(book?.book.tools ?? {}),
+    lost: records.length - read.length + (bookText !== undefined && !book ? 1 : 0),
+  });
+};
+
+const keptIn = (text: string): object | null => {
+  try {
+    const file = JSON.parse(text) as { format?: unknown; kept?: unknown } | null;
+    return file?.format === FORMAT && typeof file.kept === 'object' ? file.kept : null;
+  } catch {
+    return null;
+  }
+};
+
+const tried = <T>(read: () => Result<T>): T | null => {
+  try {
+    const result = read();
+    return result.ok ? result.value : null;
+  } catch {
+    return null;
+  }
+};
+
+/** Whether two projects are the same, whatever became of them on the way. */
+export const isSameProject = (one: Project, other: Project, book: Book): boolean =>
+  writeProjectFile(one, book) === writeProjectFile(other, book);
