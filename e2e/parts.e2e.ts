@@ -157,7 +157,7 @@ for (const [name, size, handsOf] of [
       await box.fill(TEN_LINES);
       const lines = page.getByRole('list', { name: 'How each line is read' });
       await lines.getByText('4 × Upright · 4x4 (3 1/2" x 3 1/2") · 31 1/2" · in Screen').waitFor();
-      await lines.getByText(/Line 11: no section in "2 9x9 20"/).waitFor();
+      await lines.getByText(/Line 11: Is 9x9 20 a board, a sheet or hardware/).waitFor();
       await hands.press(button('Add the 9 understood'));
       const screen = page.getByRole('group', { name: 'Screen' });
       await screen.getByRole('button', { name: /^Change 10 Board/ }).waitFor();

@@ -17,8 +17,14 @@ export {
   PROJECT_VERSION,
   type ProjectFile,
 } from './projectFile';
-export { readPastedList, type PastedLine } from './pasteList';
-export { readQuickLine, type QuickReading, type QuickRole, type QuickToken } from './quickLine';
+export { readPastedList, readQuickLines, type PastedLine } from './pasteList';
+export {
+  readQuickLine,
+  type LengthOf,
+  type QuickReading,
+  type QuickRole,
+  type QuickToken,
+} from './quickLine';
 export { packColumns, unpackColumns } from './packedBook';
 export { guessColumns } from './guessColumns';
 export { previewPrices, type Preview, type PreviewOptions, type PreviewRow } from './previewPrices';

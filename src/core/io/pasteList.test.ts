@@ -52,8 +52,8 @@ test('headings name groups, blank lines are left out, and what is not understood
     'heading Frame',
     '4 2x4 30" Leg',
     '1 hardware Something else',
-    expect.stringMatching(/^\? no section in/),
-    expect.stringMatching(/^\? no length in/),
+    expect.stringMatching(/^\? Is 9x9 20 a board, a sheet or hardware/),
+    expect.stringMatching(/^\? How long/),
   ]);
 });
 

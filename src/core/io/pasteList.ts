@@ -3,7 +3,8 @@ import { NUMBER, numberValue, parseCount, parseLength, plainCharacters, type Len
 import { emptyPart } from '../project';
 import { fail, ok, type Result } from '../result';
 import { parseSection } from '../lumber';
-import { readQuickLine, type QuickReading } from './quickLine';
+import { readQuickLine, type LengthOf, type QuickReading } from './quickLine';
+import { doubtOf, LONGEST_IN_FEET } from './quickSizes';
 
 /** One line of a pasted list as it was understood: a part, or a heading that names the group of those below. */
 export interface PastedLine {
@@ -46,6 +47,40 @@ export const readPastedList = (text: string, unit: LengthUnit): PastedLine[] => 
   });
 };
 
+/**
+ * Reads what is typed into one line: as a quick line, or in any form that a pasted list has; `2x6: 3 at 48, 3 at 45` is a part each.
+ * Problems: those of the first that is not understood.
+ */
+export const readQuickLines = (
+  text: string,
+  unit: LengthUnit,
+  lengthOf?: LengthOf,
+): Result<QuickReading[]> => {
+  const clean = tidy(text);
+  const several = listed(clean, unit);
+  const readings: QuickReading[] = [];
+  for (const entry of several ?? [text]) {
+    const reading = readAny(entry, unit, lengthOf);
+    if (!reading.ok) return reading;
+    readings.push(reading.value);
+  }
+  return ok(readings);
+};
+
+/** By the strict form of a quick line first, then by any other. What the strict one asks says more than that nothing was understood. */
+const readAny = (entry: string, unit: LengthUnit, lengthOf?: LengthOf): Result<QuickReading> => {
+  const quick = readQuickLine(entry, unit, lengthOf);
+  if (quick.ok || quick.problems[0]?.code === 'ask') return quick;
+  const tidied = readQuickLine(tidy(entry), unit, lengthOf);
+  if (tidied.ok) return tidied;
+  const loose = readLoosely(tidy(entry), '', unit);
+  if (!loose.ok) return quick;
+  // 4 2x4: the only number beside the section says how many, not how long.
+  return numbersIn(entry) <= 3 ? quick : loose;
+};
+
+const numbersIn = (text: string): number => [...text.matchAll(/\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g)].length;
+
 /** Without bullets, numbering and the borders of tables; tabs and bars part cells. */
 const tidy = (raw: string): string =>
   plainCharacters(raw.replace(/^[\s|]+|[\s|]+$/g, '').replace(/\s*[\t|]\s*/g, ' ; '))
@@ -54,7 +89,8 @@ const tidy = (raw: string): string =>
 
 /** `2x6: 3@48, 3@45` and `3@48, 3@45` as an entry each, every one with the section. */
 const listed = (line: string, unit: LengthUnit): string[] | null => {
-  const [, head = '', tail = ''] = /^(?:([^:@]+):)?\s*(.+@.+)$/.exec(line) ?? [];
+  const written = line.replace(/(\d) at (?=\d)/g, '$1@');
+  const [, head = '', tail = ''] = /^(?:([^:@]+):)?\s*(.+@.+)$/.exec(written) ?? [];
   const entries = tail.split(/\s*[,;]\s+/).filter((entry) => entry !== '');
   if (entries.length < 2 || !entries.every((entry) => entry.includes('@'))) return null;
   const section = parseSection(head, unit);
@@ -64,9 +100,9 @@ const listed = (line: string, unit: LengthUnit): string[] | null => {
 };
 
 const readEntry = (entry: string, section: string, unit: LengthUnit): Result<QuickReading> => {
+  if (section === '') return readAny(entry, unit);
   const quick = readQuickLine(entry, unit);
-  if (quick.ok && isClean(quick.value)) return quick;
-  return readLoosely(entry, section, unit);
+  return quick.ok && isClean(quick.value) ? quick : readLoosely(entry, section, unit);
 };
 
 /** Whether a quick line left nothing over that should have been a number. */
@@ -90,7 +126,9 @@ const takeSection = (text: string, unit: LengthUnit): { name: string; rest: stri
     // 2x4x8: the third number is feet.
     const behind = text
       .slice(match.index + match[0].length)
-      .replace(/^ ?x ?(\d+)(?![\d/.'"]| ?(?:in|mm|cm|m|ft)\b)/i, unit === 'in' ? " $1'" : ' $1');
+      .replace(/^ ?x ?(\d+)(?![\d/.'"]| ?\d+\/| ?(?:in|mm|cm|m|ft)\b)/i, (_, third: string) =>
+        unit === 'in' && Number(third) <= LONGEST_IN_FEET ? ` ${third}'` : ` ${third}`,
+      );
     return { name: read.value.name, rest: `${text.slice(0, match.index)} ; ${behind}` };
   }
   return null;
@@ -137,6 +175,8 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const ticks = parseLength(measured[0], unit);
   if (!ticks.ok) return ticks;
   if (ticks.value === 0) return fail('length', `"${measured[0].trim()}" is no length`);
+  const doubt = doubtOf({ text: measured[0].trim(), ticks: ticks.value }, unit);
+  if (doubt !== null) return fail('ask', doubt);
   const at = measured.index;
   rest = `${rest.slice(0, at)} ; ${rest.slice(at + measured[0].length)}`;
   const whole = lengths.find((match) => match !== measured && /^\d+ ?$/.test(match[0]));

@@ -1,11 +1,29 @@
 import { capital } from '../capital';
-import { parseCount, parseLength, plainCharacters, type LengthUnit } from '../units';
-import { parseEnds, parseMaterials, parseSection, parseThickness, thicknessName, writeEnds } from '../lumber';
+import { parseCount, parseLength, plainCharacters, type LengthUnit, type Ticks } from '../units';
 import { emptyPart, type Measure, type Part } from '../project';
 import { fail, ok, type Result } from '../result';
+import { takeQuantity } from './quickCount';
+import {
+  doubtOf,
+  longestRun,
+  positive,
+  sectionAtFront,
+  sheetAtFront,
+  threeSides,
+  type Sized,
+} from './quickSizes';
+import {
+  isBulk,
+  materialsIn,
+  namesHardware,
+  namesWoodwork,
+  panelWords,
+  takeEnds,
+  woodWords,
+} from './quickWords';
 
 /** What a stretch of a quick line was taken for. */
-export type QuickRole = 'quantity' | 'section' | 'length' | 'width' | 'ends' | 'name' | 'material';
+export type QuickRole = 'quantity' | 'section' | 'length' | 'width' | 'ends' | 'name' | 'material' | 'note';
 
 export interface QuickToken {
   role: QuickRole;
@@ -18,146 +36,265 @@ export interface QuickReading {
   tokens: QuickToken[];
 }
 
+/** What a formula of the project's measures comes to; null: the text is none. */
+export type LengthOf = (text: string) => Ticks | null;
+
+const NO_FORMULAS: LengthOf = () => null;
+
 /**
- * Reads one line such as `4 2x4 31 1/2 post`, `2 3/4 24 x 36 shelf` (a sheet: thickness, length x width) or
- * `48 deck screws` (hardware: no size). The quantity may be left out, or be written `4x`, `4 pcs`; ends and
- * materials may follow: `2 2x4 33 mitre 45 brace, cedar|larch`. Bare numbers take `unit`.
- * Problems: `quick`, `quantity`, `length`, each with what is missing.
+ * Reads one line such as `4 2x4 31 1/2 post`, `two braces 2x4 29 3/4`, `2 3/4 x 1 1/2 x 30 1/4 strip`, `2 3/4 24 x 36 shelf`
+ * (a sheet: thickness, length x width) or `48 deck screws` (hardware). The quantity may be left out, or be written `4x`,
+ * `4 pcs`, `two`; ends may stand anywhere, `both ends 45`, `40 45/45`; behind a comma stand ends, a material or a note. Bare
+ * numbers take `unit`; `lengthOf` reads lengths that follow from measures. Nothing is taken for hardware that has two measures and
+ * no name of hardware in it, and no number is left over in a name: then it asks. Problems: `quick`, `quantity`, `length`; `ask`, where another reading must not be tried.
  */
-export const readQuickLine = (text: string, unit: LengthUnit): Result<QuickReading> => {
-  const [line = '', ...after] = text.split(/,(?!\d)/);
-  const words = splitWords(line);
+export const readQuickLine = (
+  text: string,
+  unit: LengthUnit,
+  lengthOf: LengthOf = NO_FORMULAS,
+): Result<QuickReading> => {
+  const [given = '', ...after] = plainCharacters(text).split(/,(?!\d)/);
+  const ends = takeEnds(given);
+  const words = splitWords(ends?.rest ?? given);
   if (words.length === 0) return fail('quick', 'Write how many, what section, how long, and a name.');
-  const reading: QuickReading = { part: withoutId(), tokens: [] };
-  const { part, tokens } = reading;
+  const { id: _, ...part } = emptyPart('');
+  const reading: QuickReading = { part, tokens: [] };
   const quantity = takeQuantity(words, unit);
   if (quantity) {
     const count = parseCount(quantity.count);
     if (!count.ok) return count;
     part.quantity = count.value;
-    tokens.push({ role: 'quantity', text: quantity.text });
+    reading.tokens.push({ role: 'quantity', text: quantity.text });
   }
-  const materials = after.join(',').trim();
-  const sized = takeBoard(words, unit, reading) || takeSheet(words, unit, reading);
-  if (!sized) {
-    part.kind = 'hardware';
-    if (words.length === 0)
-      return fail(
-        'quick',
-        `${tokens[0]?.text ?? ''} of what? Write a section such as 2x4, or the name of a piece of hardware.`,
-      );
-  } else if (!part.length)
-    return fail(
-      'length',
-      `How long? Write a length behind ${tokens.at(-1)?.text ?? ''}, such as ${unit === 'in' ? '31 1/2' : '740'}.`,
-    );
-  const name = words.join(' ');
-  if (name !== '') tokens.push({ role: 'name', text: name });
-  part.name = name === '' ? nameless(part) : capital(name);
-  if (materials !== '') {
-    part.materials = parseMaterials(materials);
-    tokens.push({ role: 'material', text: materials });
+  const named = sizedIn(words, unit, lengthOf);
+  const read = named ? takeSized(reading, named, unit) : takeHardware(reading, words, after.join(','), unit);
+  if (!read.ok) return read;
+  if (ends) {
+    part.ends = ends.ends;
+    reading.tokens.push({ role: 'ends', text: ends.said });
   }
+  takeName(reading, named ? named.name : words.join(' '));
+  for (const one of after) takeAfter(reading, one.trim());
   return ok(reading);
 };
 
-const withoutId = (): Omit<Part, 'id'> => {
-  const { id: _, ...part } = emptyPart('');
-  return part;
-};
-
-const nameless = (part: Omit<Part, 'id'>): string => (part.kind === 'sheet' ? 'Panel' : 'Board');
-
 const splitWords = (line: string): string[] =>
   line
-    .replace(/(\d)\s*[×x]\s+(?=\d+\s*[x×]\s*\d)/gi, '$1x ')
+    .replace(/(\d)\s*x\s+(?=\d+x\d)/gi, '$1x ')
     .split(/\s+/)
     .filter((word) => word !== '');
 
-/** Takes `4`, `4x`, `4×`, `4 pcs` off the front: a whole number with more behind it that is not the rest of a section. */
-const takeQuantity = (words: string[], unit: LengthUnit): { count: string; text: string } | null => {
-  const match = /^(\d+)[x×]?$/i.exec(words[0] ?? '');
-  const next = words[1] ?? '';
-  if (
-    !match ||
-    words.length < 2 ||
-    (/^[x×]$/i.test(next) && !parseSection(words.slice(2, 3).join(''), unit).ok)
-  )
-    return null;
-  const filler = /^(pcs?|pieces?|[x×]|of)\.?$/i.test(next) ? 2 : 1;
-  return { count: match[1] ?? '', text: words.splice(0, filler).join(' ') };
-};
+/** A size, with the name that stands before or behind it. */
+interface Named extends Sized {
+  name: string;
+  material: string;
+}
 
-const MAX_WORDS_OF_A_SIZE = 5;
-
-/** The longest run of words at the front that `read` accepts; takes it off. */
-const takeLongest = <T>(
-  words: string[],
-  read: (text: string) => Result<T>,
-): { value: T; text: string } | null => {
-  for (let count = Math.min(MAX_WORDS_OF_A_SIZE, words.length); count > 0; count--) {
-    const text = words.slice(0, count).join(' ');
-    const result = read(text);
-    if (!result.ok) continue;
-    words.splice(0, count);
-    return { value: result.value, text };
+/** The size in words, at the front or behind a name of words without numbers; null: there is none. */
+const sizedIn = (words: string[], unit: LengthUnit, lengthOf: LengthOf): Named | null => {
+  const atFront = sizedAt(words, unit, lengthOf);
+  if (atFront) {
+    const name = atFront.rest.join(' ');
+    // 1/2 x 8 in pipe nipple
+    return !atFront.length && namesHardware(name) ? null : { ...atFront, name };
+  }
+  if (namesHardware(words.join(' '))) return null;
+  for (let start = 1; start < words.length && !/\d/.test(words[start - 1] ?? ''); start++) {
+    const sized = sizedAt(
+      words.slice(start).filter((word, at) => at > 0 || !/^[-:@]$/.test(word)),
+      unit,
+      lengthOf,
+    );
+    const before = words
+      .slice(0, start)
+      .join(' ')
+      .replace(/\s*[:@-]$/, '');
+    if (sized?.length) return { ...sized, name: [before, ...sized.rest].join(' ') };
   }
   return null;
 };
 
-const takeBoard = (words: string[], unit: LengthUnit, { part, tokens }: QuickReading): boolean => {
-  const section = takeLongest(words, (text) => parseSection(text, unit));
-  if (!section) return false;
-  part.kind = 'board';
-  part.section = section.value.name;
-  tokens.push({ role: 'section', text: section.text });
-  const length = takeLength(words, unit);
-  if (length) {
-    part.length = length;
-    tokens.push({ role: 'length', text: length.text });
-  }
-  for (let start = 0; start + 1 < words.length; start++) {
-    const count = words[start + 2] === 'edge' ? 3 : 2;
-    const ends = parseEnds(words.slice(start, start + count).join(' '));
-    if (!ends.ok || ends.value.shape === 'square') continue;
-    part.ends = writeEnds(ends.value);
-    tokens.push({ role: 'ends', text: words.splice(start, count).join(' ') });
-    break;
-  }
-  return true;
+const sizedAt = (
+  words: string[],
+  unit: LengthUnit,
+  lengthOf: LengthOf,
+): (Sized & { material: string }) | null => {
+  const three = threeSides(words, unit);
+  if (three) return { ...three, material: '' };
+  const section = sectionAtFront(words, unit);
+  if (!section) return sheetAtFront(words, unit, panelWords);
+  const length = lengthBehind(section.rest, unit, lengthOf);
+  return {
+    kind: 'board',
+    section: section.name,
+    length: length?.measure ?? null,
+    width: null,
+    said: { section: section.said, length: length?.measure.text ?? '', width: '' },
+    rest: length?.rest ?? section.rest,
+    material: '',
+  };
 };
 
-const takeLength = (words: string[], unit: LengthUnit): Measure | null => {
-  if (/^(x|at|@)$/i.test(words[0] ?? '')) words.shift();
-  const length = takeLongest(words, (text) => {
-    const ticks = parseLength(text, unit);
-    return ticks.ok && ticks.value === 0 ? fail('length', '') : ticks;
-  });
-  return length && { text: length.text, ticks: length.value };
+/** The length at the front, or behind words without a number: `legs 28 1/2`. */
+const lengthBehind = (
+  words: string[],
+  unit: LengthUnit,
+  lengthOf: LengthOf,
+): { measure: Measure; rest: string[] } | null => {
+  for (let start = 0; start < words.length; start++) {
+    const found = lengthAt(words.slice(start), unit, lengthOf);
+    if (found) return { ...found, rest: [...words.slice(0, start), ...found.rest] };
+    if (/\d/.test(words[start] ?? '')) return null;
+  }
+  return null;
 };
 
-/** `3/4 24 x 36`, `18mm 600x400`: a thickness, then two sides with an x between. */
-const takeSheet = (words: string[], unit: LengthUnit, { part, tokens }: QuickReading): boolean => {
-  const rest = words.join(' ');
-  for (let count = 1; count < Math.min(MAX_WORDS_OF_A_SIZE, words.length); count++) {
-    const thickness = parseThickness(words.slice(0, count).join(' '), unit);
-    if (!thickness.ok) continue;
-    const sides = /^(.+?) ?x ?(.+)$/i.exec(plainCharacters(words.slice(count).join(' ')));
-    const along = sides && parseLength(sides[1] ?? '', unit);
-    const behind = (sides?.[2] ?? '').split(' ');
-    const across = sides && takeLength(behind, unit);
-    if (!along?.ok || along.value === 0 || !across) continue;
-    part.kind = 'sheet';
-    part.section = thicknessName(thickness.value);
-    part.length = { text: sides[1] ?? '', ticks: along.value };
-    part.width = across;
-    tokens.push(
-      { role: 'section', text: rest.split(' ').slice(0, count).join(' ') },
-      { role: 'length', text: part.length.text },
-      { role: 'width', text: across.text },
+/** A formula has at most so many words. */
+const MAX_WORDS_OF_A_FORMULA = 12;
+
+const lengthAt = (
+  words: string[],
+  unit: LengthUnit,
+  lengthOf: LengthOf,
+): { measure: Measure; rest: string[] } | null => {
+  const own = /^(x|at|@|-)$/i.test(words[0] ?? '') ? words.slice(1) : words;
+  const formula = longestRun(
+    own,
+    (text) => {
+      const ticks = /[a-z_]/i.test(text) ? lengthOf(text) : null;
+      return ticks === null ? fail('length', '') : ok(ticks);
+    },
+    MAX_WORDS_OF_A_FORMULA,
+  );
+  const found = formula ?? longestRun(own, (text) => positive(parseLength(text, unit)));
+  if (!found) return null;
+  const rest = own.slice(found.count);
+  return {
+    measure: { text: found.text, ticks: found.value },
+    rest: rest.length === 1 && /^long$/i.test(rest[0] ?? '') ? [] : rest,
+  };
+};
+
+/** A number that a name may end with: `leg 2`. */
+const NUMBERED = /(?<=\p{L}{2,}) (?:\d|1[0-2])$/u;
+
+/** Words that have a number which nothing says what it is of; null: none. */
+const leftOver = (words: string[]): string | null =>
+  /\d/.test(
+    words
+      .join(' ')
+      .replace(NUMBERED, '')
+      .replace(/[\p{L}_]+\d+/gu, ''),
+  )
+    ? (words.find((word) => /\d/.test(word)) ?? null)
+    : null;
+
+const takeSized = (
+  { part, tokens }: QuickReading,
+  { kind, section, length, width, said, rest, material }: Named,
+  unit: LengthUnit,
+): Result<true> => {
+  if (!length)
+    return fail(
+      'length',
+      `How long? Write a length behind ${said.section}, such as ${unit === 'in' ? '31 1/2' : '740'}.`,
     );
-    words.splice(0, words.length, ...behind);
-    return true;
+  const doubt = doubtOf(length, unit);
+  if (doubt !== null) return fail('ask', doubt);
+  const over = leftOver(rest);
+  if (over !== null)
+    return fail(
+      'quick',
+      `What is ${over}? Ends are written both ends 45 or one end 45; anything else stands behind a comma, as a note.`,
+    );
+  part.kind = kind;
+  part.section = section;
+  part.length = length;
+  part.width = width;
+  tokens.push({ role: 'section', text: said.section }, { role: 'length', text: said.length });
+  if (width) tokens.push({ role: 'width', text: said.width });
+  if (material !== '') {
+    part.materials = [material];
+    tokens.push({ role: 'material', text: material });
   }
-  return false;
+  return ok(true);
+};
+
+/** So many of a thing of wood, and nothing else said, is a length: `800 post`. */
+const MANY = 100;
+
+/** Numbers of a line, each with its fraction. */
+const MEASURES = /\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g;
+
+const takeHardware = (
+  { part, tokens }: QuickReading,
+  words: string[],
+  after: string,
+  unit: LengthUnit,
+): Result<true> => {
+  const line = words.join(' ');
+  const example = `4 2x4 ${unit === 'in' ? '31 1/2' : '740'} post`;
+  if (line === '')
+    return fail(
+      'quick',
+      `${tokens[0]?.text ?? ''} of what? Write a section such as 2x4, or the name of a piece of hardware.`,
+    );
+  const [first = '', next = ''] = words;
+  if (tokens.length > 0 && isBulk(first) && next !== '')
+    return fail(
+      'ask',
+      `Is ${first} part of the size of one? Write 1 ${next} ${tokens[0]?.text ?? ''} ${first}.`,
+    );
+  if (/^hardware:$/i.test(first) && next !== '') {
+    words.shift();
+    part.kind = 'hardware';
+    return ok(true);
+  }
+  const measures = [...line.matchAll(MEASURES)].length;
+  const isUnclear =
+    measures >= 2 ||
+    /^\d/.test(line) ||
+    /\d ?x/i.test(line) ||
+    /\d/.test(after) ||
+    ((measures > 0 || part.quantity >= MANY) && namesWoodwork(line));
+  if (!namesHardware(line) && isUnclear)
+    return fail(
+      'quick',
+      `Is ${line} a board, a sheet or hardware? Write a board as ${example}, a sheet as 2 ${unit === 'in' ? '3/4 24 x 36' : '18 600 x 400'} shelf, and what is bought as it is with “hardware:” before it.`,
+    );
+  part.kind = 'hardware';
+  return ok(true);
+};
+
+const takeName = ({ part, tokens }: QuickReading, text: string): void => {
+  let name = text;
+  if (part.kind !== 'hardware') {
+    const words = text
+      .split(' ')
+      .filter((word, at) => !(at === 0 && /^[-:x@]$/i.test(word)) && word !== '-' && word !== '');
+    const woods = part.materials.length === 0 ? woodWords(words) : 0;
+    if (woods > 0) {
+      const material = words.splice(0, woods).join(' ');
+      part.materials = [material];
+      tokens.push({ role: 'material', text: material });
+    }
+    name = words.join(' ');
+  }
+  if (name !== '') tokens.push({ role: 'name', text: name });
+  part.name = name === '' ? (part.kind === 'sheet' ? 'Panel' : 'Board') : capital(name);
+};
+
+/** What stands behind a comma: how the ends are cut, a material, or else a note. */
+const takeAfter = ({ part, tokens }: QuickReading, text: string): void => {
+  const ends = part.kind === 'hardware' ? null : takeEnds(text);
+  if (ends) {
+    part.ends = ends.ends;
+    tokens.push({ role: 'ends', text: ends.said });
+  }
+  const rest = ends?.rest ?? text;
+  if (rest === '') return;
+  const materials = part.kind === 'hardware' ? null : materialsIn(rest);
+  if (materials) part.materials = materials;
+  else part.note = part.note === '' ? rest : `${part.note}, ${rest}`;
+  tokens.push({ role: materials ? 'material' : 'note', text: rest });
 };

@@ -94,6 +94,14 @@ const speciesOf = (name: string): Species | undefined => {
   )?.species;
 };
 
+/** Whether a name speaks of a wood or of how it was treated. */
+export const isNamedWood = (name: string): boolean =>
+  speciesOf(name) !== undefined || TREATMENTS.some(({ words }) => words.test(name));
+
+/** The same, or of a grade. */
+export const isKnownMaterial = (name: string): boolean =>
+  isNamedWood(name) || GRADES.some(({ words }) => words.test(name));
+
 const TREATED_NOTE = 'Heavy and wet when new; coated fasteners.';
 
 const describe = (

@@ -16,7 +16,7 @@ import { EditFoot } from './EditFoot';
 import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
 import { MeasuredFields } from './MeasuredFields';
-import { freeName } from './QuickLine';
+import { freeName, namesIn } from './freeName';
 import { countReader } from './reading';
 import { SizeFields, withFormula } from './SizeFields';
 
@@ -73,7 +73,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
       role: undefined,
       mirrorOf: undefined,
       id: newId(),
-      name: freeName(project, home.id, part.name),
+      name: freeName(namesIn(project, home.id), part.name),
     };
     dispatch({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: copy.id });
@@ -84,7 +84,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
     const image: Part = {
       ...part,
       id: newId(),
-      name: freeName(project, home.id, otherHand(part.name) ?? `${part.name}, mirrored`),
+      name: freeName(namesIn(project, home.id), otherHand(part.name) ?? `${part.name}, mirrored`),
       role: undefined,
       mirrorOf: part.id,
       formulas: { ...withFormula(part, 'quantity', `${own}.count`) },

@@ -1,9 +1,11 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
-import { readQuickLine } from '@/core/io';
+import { readQuickLines } from '@/core/io';
 import { emptyGroup, type Project } from '@/core/project';
 import { newId, type OpenProject } from '@/hooks';
 import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useColors, Text } from '@/ui';
+import { freeName, namesIn } from './freeName';
+import { measureReader } from './reading';
 import { readBack } from './words';
 
 interface Props {
@@ -19,22 +21,27 @@ export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: 
   const [hasFocus, setFocus] = useState(false);
   const input = useRef<TextInput>(null);
   const group = project.groups.find(({ id }) => id === groupId) ?? project.groups.at(-1) ?? null;
-  const reading = readQuickLine(text, project.unit);
+  const reading = useMemo(() => {
+    const read = measureReader(project, group?.id ?? null);
+    return readQuickLines(text, project.unit, (formula) => {
+      const length = read(formula);
+      return length.ok && length.value.ticks > 0 ? length.value.ticks : null;
+    });
+  }, [text, project, group]);
   const isBlank = text.trim() === '';
-  const taken =
-    reading.ok &&
-    group?.options.some(({ parts }) => parts.some(({ name }) => name === reading.value.part.name));
+  const names = namesIn(project, group?.id);
+  const isTaken = reading.ok && reading.value.some(({ part }) => names.has(part.name));
   const add = () => {
     if (!reading.ok) return;
     const home = group ?? emptyGroup(newId(), newId(), 'main');
-    const part = {
-      ...reading.value.part,
-      id: newId(),
-      name: freeName(project, home.id, reading.value.part.name),
-    };
+    const parts = reading.value.map(({ part }) => {
+      const name = freeName(names, part.name);
+      names.add(name);
+      return { ...part, id: newId(), name };
+    });
     dispatch([
       ...(group ? [] : [{ type: 'addGroup' as const, group: home }]),
-      { type: 'addPart', groupId: home.id, part },
+      ...parts.map((part) => ({ type: 'addPart' as const, groupId: home.id, part })),
     ]);
     setText('');
     input.current?.focus();
@@ -74,21 +81,26 @@ export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: 
       <View style={styles.tokens} aria-live="polite" testID="read-back">
         {reading.ok ? (
           <>
-            {reading.value.tokens.map(({ role, text: word }, index) => (
-              <View key={index} style={[styles.token, role !== 'name' && { backgroundColor: colors.pale }]}>
-                <Text size="small">{word}</Text>
+            {reading.value.map(({ part, tokens }, at) => (
+              <View key={at} style={styles.read}>
+                {tokens.map(({ role, text: word }, index) => (
+                  <View
+                    key={index}
+                    style={[styles.token, role !== 'name' && { backgroundColor: colors.pale }]}
+                  >
+                    <Text size="small">{word}</Text>
+                  </View>
+                ))}
+                <Text size="small" tone="soft" style={styles.back}>
+                  {readBack(part, project.unit, group?.name ?? 'main')}
+                  {isTaken && names.has(part.name) ? ' · there is one of that name; this gets a number' : ''}
+                </Text>
               </View>
             ))}
-            <Text size="small" tone="soft" style={styles.back}>
-              {readBack(reading.value.part, project.unit, group?.name ?? 'main')}
-              {taken ? ' · there is one of that name; this gets a number' : ''}
-            </Text>
           </>
         ) : (
           <Text size="small" tone={isBlank ? 'soft' : 'bad'}>
-            {isBlank
-              ? 'How many, section, length, name. Sheets: 2 3/4 24 x 36 shelf. Hardware: 48 deck screws.'
-              : reading.problems[0]?.sentence}
+            {isBlank ? unitWords(project.unit) : reading.problems[0]?.sentence}
           </Text>
         )}
       </View>
@@ -99,18 +111,11 @@ export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: 
   );
 };
 
-/** Names are unique in their group: the second post is `Post 2`. */
-export const freeName = (project: Project, groupId: string, wanted: string): string => {
-  const names = new Set(
-    project.groups
-      .find(({ id }) => id === groupId)
-      ?.options.flatMap(({ parts }) => parts.map(({ name }) => name)) ?? [],
-  );
-  const stem = wanted.replace(/ \d+$/, '');
-  let name = wanted;
-  for (let number = 2; names.has(name); number++) name = `${stem} ${number}`;
-  return name;
-};
+/** What can be written, in the unit of the project. */
+const unitWords = (unit: Project['unit']): string =>
+  unit === 'in'
+    ? 'How many, section, length, name. Sheets: 2 3/4 24 x 36 shelf. Hardware: 48 deck screws.'
+    : 'How many, section, length, name. Sheets: 2 18 600 x 400 shelf. Hardware: 48 deck screws.';
 
 const GroupPicker = ({
   project,
@@ -154,6 +159,7 @@ const styles = StyleSheet.create({
     minHeight: TOUCH,
   },
   tokens: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, marginTop: 6, minHeight: 24 },
+  read: { flexDirection: 'row', flexWrap: 'wrap', gap: 4, width: '100%' },
   token: { paddingHorizontal: 6 },
   back: { flexBasis: '100%' },
   picker: { alignSelf: 'flex-start', marginLeft: -8 },

@@ -32,7 +32,8 @@ const readEntry = (text: string, unit: LengthUnit): Result<Omit<RackEntry, 'id'>
     section: part.section,
     length: part.length,
     width: part.width,
-    material: part.kind === 'hardware' ? '' : (part.materials[0] ?? name),
+    // What stands behind its length is what it is made of, all of it.
+    material: part.kind === 'hardware' ? '' : [...part.materials.slice(0, 1), name].join(' ').trim(),
   };
   if (part.kind !== 'hardware' && item.material === '')
     return fail('material', 'Of what wood? Write its material behind the length, such as treated.');
