@@ -142,6 +142,7 @@ test('what a newer Billet wrote can be looked at, says so, and is not changed', 
   await addPart(page, '2 45x45 300 peg');
   await page.getByText(/^Sandpit with a folding lid was written by a newer Billet/).waitFor();
   await expect(page.getByRole('button', { name: /^Change 2 Peg/ })).toHaveCount(0);
+  await expect(page.getByLabel(/^Add a part/)).toHaveValue('2 45x45 300 peg');
   expect((await keptTexts(page))['billet/project/sandpit']).toBe(text);
   expect(complaints).toEqual([]);
   await context.close();

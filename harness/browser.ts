@@ -62,7 +62,7 @@ export const serve = async (
 /** A new browser profile of a size, that remembers every error a page tells of. */
 export const visit = async (
   browser: Browser,
-  size: typeof PHONE,
+  size: { width: number; height: number },
   theme: 'light' | 'dark' = 'light',
   serviceWorkers: 'allow' | 'block' = 'block',
 ): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> => {

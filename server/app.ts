@@ -12,6 +12,7 @@ import express, {
   type Response,
 } from 'express';
 import helmet from 'helmet';
+import { REPORT_STYLE } from '../src/core/io/reportStyle';
 import { feed, type FeedOptions } from './feed';
 import { cachingOf, FORMS, hashedFiles } from './hashedFiles';
 
@@ -45,14 +46,15 @@ const tellFault: ErrorRequestHandler = (error: { status?: number }, _request, re
     .send(status < 500 ? 'This address cannot be read.' : 'Something went wrong here. Try again.');
 };
 
-/** The styles that stand in the page itself, each by its hash; and the empty one that is filled rule by rule. */
-const stylesIn = (page: string): string[] =>
-  [
-    '',
-    ...[...readFileSync(page, 'utf8').matchAll(/<style[^>]*>([^]*?)<\/style>/g)].map(
-      ([, style = '']) => style,
-    ),
-  ].map((style) => `'sha256-${createHash('sha256').update(style).digest('base64')}'`);
+/** Styles by their hash: those that stand in the page itself, the empty one that is filled rule by rule, and that of a report. */
+const stylesIn = (page: string): string[] => {
+  const own = [...readFileSync(page, 'utf8').matchAll(/<style[^>]*>([^]*?)<\/style>/g)].map(
+    ([, style = '']) => style,
+  );
+  return ['', REPORT_STYLE, ...own].map(
+    (style) => `'sha256-${createHash('sha256').update(style).digest('base64')}'`,
+  );
+};
 
 /** What every answer says of what the page may do. */
 const securedFor = (folder: string): RequestHandler =>

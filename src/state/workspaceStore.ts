@@ -337,22 +337,19 @@ export class WorkspaceStore {
 
   private takeProject(key: string, stored: Stored<ProjectRecord> | Damaged | null): string | null {
     this.keeper.follow(key, stored?.tag ?? null);
-    const workspace = this.workspace;
-    const isRead = !stored || !('problems' in stored);
-    const isNewer = stored !== null && 'record' in stored && stored.record.isNewer === true;
-    if (workspace && stored)
-      this.workspace =
-        'problems' in stored
-          ? withDamaged(workspace, stored)
-          : { ...workspace, records: { ...workspace.records, [key]: stored.record } };
-    if (!isRead) {
-      this.keeper.drop(key);
-      this.tell({ kind: 'unreadable', name: workspace?.records[key]?.project.name ?? '' });
-    }
-    if (isNewer) this.keeper.drop(key);
+    const before = this.workspace?.records[key]?.project.name ?? '';
+    if (this.workspace && stored) this.workspace = withStored(this.workspace, key, stored);
+    const name = this.workspace?.records[key]?.project.name ?? '';
+    const fault: WorkspaceEvent | null =
+      stored && 'problems' in stored
+        ? { kind: 'unreadable', name: before }
+        : stored?.record.isNewer
+          ? { kind: 'lookingOnly', name }
+          : null;
+    if (fault) this.keeper.drop(key);
     this.tell({ kind: 'changed', projectIds: [key], book: false, settings: false });
-    if (isNewer) this.tell({ kind: 'lookingOnly', name: this.workspace?.records[key]?.project.name ?? '' });
-    return isRead && !isNewer ? (this.workspace?.records[key]?.project.name ?? '') : null;
+    if (fault) this.tell(fault);
+    return fault ? null : name;
   }
 
   /** Tells where what was just done is not kept in a while. */
@@ -403,6 +400,12 @@ const charged = (record: ProjectRecord, book: Book): ProjectRecord => {
 /** A workspace in which something that cannot be read is no more. */
 const without = (workspace: Workspace | null, { key }: Damaged): Workspace | null =>
   workspace && { ...workspace, damaged: workspace.damaged.filter((one) => one.key !== key) };
+
+/** One in which a project is what is stored of it. */
+const withStored = (workspace: Workspace, key: string, stored: Stored<ProjectRecord> | Damaged): Workspace =>
+  'problems' in stored
+    ? withDamaged(workspace, stored)
+    : { ...workspace, records: { ...workspace.records, [key]: stored.record } };
 
 /** One in which a project cannot be read any more. */
 const withDamaged = (workspace: Workspace, damaged: Damaged): Workspace => {

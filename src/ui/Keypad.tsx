@@ -12,7 +12,7 @@ import { createPortal } from 'react-dom';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { focusedElement, pageRoot } from '@/platform/page';
 import type { LengthUnit } from '@/core/units';
-import { useIsWide } from './layout';
+import { useIsShort, useIsWide } from './layout';
 import { eraseUnit, typeKey, type Edited } from './padEdits';
 import { useColors } from './theme';
 import { Text } from './Text';
@@ -55,6 +55,8 @@ const WHOLE = [
 ];
 const KEY = 48;
 const FRACTION = 44;
+/** On a phone on its side the fractions stand beside the digits, in keys of this height. */
+const SIDE_KEY = 44;
 
 /** Lets length fields below it, dialogs too, open the keypad at the foot of a phone; PadKeys draws it. */
 export const PadProvider = ({ children }: { children: ReactNode }) => {
@@ -64,7 +66,9 @@ export const PadProvider = ({ children }: { children: ReactNode }) => {
     (input: HTMLInputElement) => setTarget((held) => (held?.input === input ? null : held)),
     [],
   );
-  const height = target ? (target.unit === 'in' ? 2 * FRACTION : 0) + 4 * KEY + 9 : 0;
+  const isShort = useIsShort();
+  const rows = isShort ? 4 * SIDE_KEY : (target?.unit === 'in' ? 2 * FRACTION : 0) + 4 * KEY;
+  const height = target ? rows + 9 : 0;
   const pad = useMemo(() => ({ target, open, close, height }), [target, open, close, height]);
   return <PadContext.Provider value={pad}>{children}</PadContext.Provider>;
 };
@@ -132,6 +136,7 @@ export const usePad = (
 
 const Keys = ({ target }: { target: Target }) => {
   const colors = useColors();
+  const isShort = useIsShort();
   const edit = (by: (edited: Edited) => Edited) => {
     const { input } = target;
     const caret = input.selectionStart ?? input.value.length;
@@ -151,32 +156,38 @@ const Keys = ({ target }: { target: Target }) => {
   const units = target.unit === 'in' ? ['ft', 'in', 'mm'] : ['mm', 'cm', 'm'];
   return (
     <View
-      style={[styles.pad, { backgroundColor: colors.paper, borderColor: colors.ink }]}
+      style={[
+        styles.pad,
+        isShort && styles.sideways,
+        { backgroundColor: colors.paper, borderColor: colors.ink },
+      ]}
       role="group"
       aria-label="Keypad for lengths"
       testID="keypad"
     >
       {target.unit === 'in' ? (
-        <View style={styles.fractions}>
+        <View style={[styles.fractions, isShort && styles.half]}>
           {WHOLE.map((word) => (
             <Key key={word} word={word} isFraction onPress={() => edit((edited) => typeKey(edited, word))} />
           ))}
           <Key word="−" label="minus" isFraction onPress={() => edit((edited) => typeKey(edited, '-'))} />
         </View>
       ) : null}
-      <View style={styles.row}>
-        {['7', '8', '9', units[0] ?? ''].map(key)}
-        <Key word="⌫" label="Erase" onPress={() => edit(eraseUnit)} />
-      </View>
-      <View style={styles.row}>
-        {['4', '5', '6', units[1] ?? ''].map(key)}
-        <Key word="abc" label="Letters" onPress={target.letters} />
-      </View>
-      <View style={styles.row}>{['1', '2', '3', units[2] ?? '', '/'].map(key)}</View>
-      <View style={styles.row}>
-        {['0', '.'].map(key)}
-        <Key word="clear" label="Clear" onPress={() => target.change('')} />
-        <Key word="Set" isDone onPress={() => target.input.blur()} />
+      <View style={isShort && styles.half}>
+        <View style={styles.row}>
+          {['7', '8', '9', units[0] ?? ''].map(key)}
+          <Key word="⌫" label="Erase" onPress={() => edit(eraseUnit)} />
+        </View>
+        <View style={styles.row}>
+          {['4', '5', '6', units[1] ?? ''].map(key)}
+          <Key word="abc" label="Letters" onPress={target.letters} />
+        </View>
+        <View style={styles.row}>{['1', '2', '3', units[2] ?? '', '/'].map(key)}</View>
+        <View style={styles.row}>
+          {['0', '.'].map(key)}
+          <Key word="clear" label="Clear" onPress={() => target.change('')} />
+          <Key word="Set" isDone onPress={() => target.input.blur()} />
+        </View>
       </View>
     </View>
   );
@@ -196,6 +207,7 @@ const Key = ({
   isDone?: boolean;
 }) => {
   const colors = useColors();
+  const isShort = useIsShort();
   return (
     <Pressable
       role="button"
@@ -207,6 +219,7 @@ const Key = ({
       style={({ pressed }) => [
         styles.key,
         isFraction && styles.fraction,
+        isShort && (isFraction ? styles.sideFraction : styles.sideKey),
         isDone && styles.done,
         {
           borderColor: colors.hairline,
@@ -257,4 +270,8 @@ const styles = StyleSheet.create({
     height: FRACTION,
   },
   done: { flex: 2.05 },
+  sideways: { flexDirection: 'row' },
+  half: { flex: 1 },
+  sideKey: { height: SIDE_KEY },
+  sideFraction: { flexBasis: '25%', height: SIDE_KEY },
 });

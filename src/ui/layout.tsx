@@ -9,6 +9,12 @@ export const TOUCH = 44;
 /** Whether there is room for a rail, and for list and detail side by side. */
 export const useIsWide = (): boolean => useWindowDimensions().width >= 900;
 
+/** A phone on its side: what stands above and below a place takes one line each. */
+export const useIsShort = (): boolean => {
+  const { width, height } = useWindowDimensions();
+  return height < 480 && width > height;
+};
+
 /**
  * React Native for the web gives a scrolling element a scrollTo of its own, with other arguments; dragging by keyboard
  * asks the element for the browser's.

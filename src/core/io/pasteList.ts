@@ -148,6 +148,19 @@ const LENGTH = new RegExp(
   'giu',
 );
 
+/** How many, where a text says so, and the rest of it. */
+const takeCount = (text: string): { count: string | null; rest: string } => {
+  for (const pattern of COUNTS) {
+    const match = pattern.exec(text);
+    if (match)
+      return {
+        count: match[1] ?? '',
+        rest: `${text.slice(0, match.index)} ; ${text.slice(match.index + match[0].length)}`,
+      };
+  }
+  return { count: null, rest: text };
+};
+
 /** Section, count and length wherever they stand; what is left is the name. */
 const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Result<QuickReading> => {
   const { id: _, ...part } = emptyPart('');
@@ -158,15 +171,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
       'quick',
       `no section in "${entry}"; write one such as 2x4, or an actual size such as 45x95mm`,
     );
-  let rest = taken?.rest ?? entry;
-  let count: string | null = null;
-  for (const pattern of COUNTS) {
-    const match = pattern.exec(rest);
-    if (!match) continue;
-    count = match[1] ?? '';
-    rest = `${rest.slice(0, match.index)} ; ${rest.slice(match.index + match[0].length)}`;
-    break;
-  }
+  let { count, rest } = takeCount(taken?.rest ?? entry);
   const lengths = [...rest.matchAll(LENGTH)].filter(([text]) => /\d/.test(text));
   // The length is what has a unit or a fraction; of plain numbers the last, and a whole one before it is the count.
   const measured = lengths.find(([text]) => /[a-z"'/.]/i.test(text)) ?? lengths.at(-1);

@@ -14,6 +14,7 @@ import {
 } from './quickSizes';
 import {
   isBulk,
+  leftOver,
   materialsIn,
   namesHardware,
   namesWoodwork,
@@ -175,20 +176,6 @@ const lengthAt = (
   };
 };
 
-/** A number that a name may end with: `leg 2`. */
-const NUMBERED = /(?<=\p{L}{2,}) (?:\d|1[0-2])$/u;
-
-/** Words that have a number which nothing says what it is of; null: none. */
-const leftOver = (words: string[]): string | null =>
-  /\d/.test(
-    words
-      .join(' ')
-      .replace(NUMBERED, '')
-      .replace(/[\p{L}_]+\d+/gu, ''),
-  )
-    ? (words.find((word) => /\d/.test(word)) ?? null)
-    : null;
-
 const takeSized = (
   { part, tokens }: QuickReading,
   { kind, section, length, width, said, rest, material }: Named,
@@ -226,6 +213,17 @@ const MANY = 100;
 /** Numbers of a line, each with its fraction. */
 const MEASURES = /\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g;
 
+/** Whether what is no size could be meant as one. */
+const isUnclear = (line: string, after: string, quantity: number): boolean => {
+  const measures = [...line.matchAll(MEASURES)].length;
+  return (
+    measures >= 2 ||
+    /^\d|\d ?x/i.test(line) ||
+    /\d/.test(after) ||
+    ((measures > 0 || quantity >= MANY) && namesWoodwork(line))
+  );
+};
+
 const takeHardware = (
   { part, tokens }: QuickReading,
   words: string[],
@@ -250,14 +248,7 @@ const takeHardware = (
     part.kind = 'hardware';
     return ok(true);
   }
-  const measures = [...line.matchAll(MEASURES)].length;
-  const isUnclear =
-    measures >= 2 ||
-    /^\d/.test(line) ||
-    /\d ?x/i.test(line) ||
-    /\d/.test(after) ||
-    ((measures > 0 || part.quantity >= MANY) && namesWoodwork(line));
-  if (!namesHardware(line) && isUnclear)
+  if (!namesHardware(line) && isUnclear(line, after, part.quantity))
     return fail(
       'quick',
       `Is ${line} a board, a sheet or hardware? Write a board as ${example}, a sheet as 2 ${unit === 'in' ? '3/4 24 x 36' : '18 600 x 400'} shelf, and what is bought as it is with “hardware:” before it.`,

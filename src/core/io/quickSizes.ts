@@ -42,37 +42,56 @@ const THICKEST_SHEET = fromMm(51);
 /** A third number of a trade size up to this is feet: `2x4x8`. */
 export const LONGEST_IN_FEET = 24;
 
+/** `4x 2x4`, `4 x 2x4`: so many of a section. */
+const isSoMany = ([first = '', next = '', third = '']: string[]): boolean =>
+  /^\d+x?$/i.test(first) && /^\S*\dx\d/i.test(/^x$/i.test(next) ? third : next);
+
 /** Three sides joined by x: `3/4 x 1 1/2 x 30 1/4`, `18 x 850 x 150`, `2x4x8`. */
 export const threeSides = (words: string[], unit: LengthUnit): Sized | null => {
-  const [next = '', third = ''] = words.slice(1);
-  // 4x 2x4, 4 x 2x4: so many of a section.
-  if (/^\d+x?$/i.test(words[0] ?? '') && /^\S*\dx\d/i.test(/^x$/i.test(next) ? third : next)) return null;
-  const found = THREE.exec(plainCharacters(words.join(' ')));
+  const found = isSoMany(words) ? null : THREE.exec(plainCharacters(words.join(' ')));
   if (!found) return null;
-  const [, a = '', aUnit, b = '', bUnit, c = '', cUnit, behind = ''] = found;
+  const given = found.map((group: string | undefined) => group ?? '');
+  const [, a = '', aUnit = '', b = '', bUnit = '', c = '', cUnit = '', behind = ''] = given;
   const rest = behind.split(' ').filter((word) => word !== '');
-  const trade = !aUnit && !bUnit ? parseSection(`${a}x${b}`) : null;
-  if (trade?.ok) {
-    const isFeet = !cUnit && unit === 'in' && /^\d+$/.test(c) && Number(c) <= LONGEST_IN_FEET;
-    const text = `${c}${cUnit ?? (isFeet ? "'" : '')}`;
-    const length = parseLength(text, unit);
-    if (!length.ok || length.value === 0) return null;
-    return {
-      kind: 'board',
-      section: trade.value.name,
-      length: { text, ticks: length.value },
-      width: null,
-      said: { section: `${a}x${b}`, length: text, width: '' },
-      rest,
-    };
-  }
-  const common = cUnit ?? bUnit ?? aUnit ?? '';
-  const sides = [`${a}${aUnit ?? common}`, `${b}${bUnit ?? common}`, `${c}${cUnit ?? common}`].map((text) => {
+  const trade = aUnit + bUnit === '' ? parseSection(`${a}x${b}`) : null;
+  if (trade?.ok) return ofTrade(trade.value.name, `${a}x${b}`, lastSide(c, cUnit, unit), unit, rest);
+  const common = [cUnit, bUnit, aUnit].find((one) => one !== '') ?? '';
+  const sides = [
+    [a, aUnit],
+    [b, bUnit],
+    [c, cUnit],
+  ].map(([number = '', own = '']) => {
+    const text = `${number}${own === '' ? common : own}`;
     const ticks = parseLength(text, unit);
     return { text, ticks: ticks.ok ? ticks.value : 0 };
   });
-  if (sides.some(({ ticks }) => ticks <= 0)) return null;
-  return ofThree(sides, unit, rest);
+  return sides.some(({ ticks }) => ticks <= 0) ? null : ofThree(sides, unit, rest);
+};
+
+/** The third number of a trade size: feet, where it is a small whole one. */
+const lastSide = (number: string, own: string, unit: LengthUnit): string => {
+  const isFeet = own === '' && unit === 'in' && /^\d+$/.test(number) && Number(number) <= LONGEST_IN_FEET;
+  return `${number}${isFeet ? "'" : own}`;
+};
+
+const ofTrade = (
+  section: string,
+  said: string,
+  length: string,
+  unit: LengthUnit,
+  rest: string[],
+): Sized | null => {
+  const ticks = positive(parseLength(length, unit));
+  return ticks.ok
+    ? {
+        kind: 'board',
+        section,
+        length: { text: length, ticks: ticks.value },
+        width: null,
+        said: { section: said, length, width: '' },
+        rest,
+      }
+    : null;
 };
 
 const ofThree = (sides: Measure[], unit: LengthUnit, rest: string[]): Sized | null => {

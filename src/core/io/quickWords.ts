@@ -119,3 +119,17 @@ export const materialsIn = (text: string): string[] | null => {
   );
   return names.length > 0 && areAll ? names : null;
 };
+
+/** A number that a name may end with: `leg 2`. */
+const NUMBERED = /(?<=\p{L}{2,}) (?:\d|1[0-2])$/u;
+
+/** Words that have a number which nothing says what it is of; null: none. */
+export const leftOver = (words: string[]): string | null =>
+  /\d/.test(
+    words
+      .join(' ')
+      .replace(NUMBERED, '')
+      .replace(/[\p{L}_]+\d+/gu, ''),
+  )
+    ? (words.find((word) => /\d/.test(word)) ?? null)
+    : null;

@@ -18,6 +18,7 @@ import { capital } from '../capital';
 import { formatDay, formatLength, formatMoney, writeMoney, type Minor } from '../units';
 import { shownPlan, type Plan } from '../plan';
 import { resolve, type Book, type Project, type ResolvedPart } from '../project';
+import { REPORT_STYLE } from './reportStyle';
 import { writeTable } from './table';
 
 /** One line of a report. */
@@ -235,24 +236,6 @@ export const reportCsv = ({ sections, currency }: Report): string =>
     ),
   );
 
-const STYLE = `
-  @page { size: auto; margin: 12mm; }
-  * { box-sizing: border-box; }
-  body { margin: 0; padding: 14px; font: 11px/1.35 sans-serif; color: #20302b; background: #fff; font-variant-numeric: tabular-nums; }
-  header { border-bottom: 2px solid #20302b; margin-bottom: 8px; display: flex; justify-content: space-between; align-items: baseline; gap: 12px; flex-wrap: wrap; }
-  h1 { font-size: 19px; margin: 0; }
-  main { columns: 2 300px; column-gap: 18px; }
-  section { margin-bottom: 10px; }
-  h2 { font-size: 13px; margin: 0 0 2px; break-after: avoid; }
-  table { width: 100%; border-collapse: collapse; }
-  tr { break-inside: avoid; }
-  th { text-align: left; font-weight: normal; color: #56625c; }
-  td, th { padding: 1.5px 4px 1.5px 0; border-bottom: 1px solid #d9d0c0; vertical-align: top; }
-  .number { text-align: right; white-space: nowrap; padding-right: 6px; }
-  .sum td { font-weight: bold; border-bottom: 1px solid #20302b; }
-  @media print { body { padding: 0; font-size: 9px; } }
-`;
-
 /** A report as a page of HTML, complete in itself, that fits a sheet of paper where the project is not large. */
 export const reportHtml = ({ title, date, currency, sections }: Report): string => {
   const money = (sum: Minor | null) => (sum === null ? '' : formatMoney(sum, currency));
@@ -269,7 +252,7 @@ export const reportHtml = ({ title, date, currency, sections }: Report): string 
         )
         .join('')}</tbody></table></section>`,
   );
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main>${body.join('')}</main></body></html>`;
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${REPORT_STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main>${body.join('')}</main></body></html>`;
 };
 
 /** Text without what HTML would read as its own. */

@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** One line that reads `4 2x4 31 1/2 post`, shows how it understands while one types, and adds the part. */
-export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: Props) => {
+export const QuickLine = ({ open: { project, isNewer, dispatch }, groupId, setGroupId }: Props) => {
   const colors = useColors();
   const [text, setText] = useState('');
   const [hasFocus, setFocus] = useState(false);
@@ -43,6 +43,8 @@ export const QuickLine = ({ open: { project, dispatch }, groupId, setGroupId }: 
       ...(group ? [] : [{ type: 'addGroup' as const, group: home }]),
       ...parts.map((part) => ({ type: 'addPart' as const, groupId: home.id, part })),
     ]);
+    // It was refused, and told: what is typed stays.
+    if (isNewer) return;
     setText('');
     input.current?.focus();
   };

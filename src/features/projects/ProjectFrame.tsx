@@ -6,7 +6,7 @@ import { explainLeft, explainTotal } from '@/core/budget';
 import { formatMoney } from '@/core/units';
 import { useProject, useReadyToCompare, useSnapshot, type OpenProject, type PlanSnapshot } from '@/hooks';
 import { isInFilledField, onKeyDown } from '@/platform/page';
-import { Button, IconAction, MoneyStrip, useColors, useIsWide, Text } from '@/ui';
+import { Button, IconAction, MoneyStrip, useColors, useIsShort, useIsWide, Text } from '@/ui';
 import { Explained } from '@/forms';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -45,11 +45,18 @@ const Head = ({ open }: { open: OpenProject }) => {
   const isStale = snapshot?.phase !== 'current';
   const colors = useColors();
   const isWide = useIsWide();
+  const isShort = useIsShort();
   const router = useRouter();
   useUndoKeys(undo, redo);
   useReadyToCompare();
   return (
-    <View style={[styles.head, { backgroundColor: colors.paper, borderColor: colors.hairline }]}>
+    <View
+      style={[
+        styles.head,
+        isShort && styles.lowHead,
+        { backgroundColor: colors.paper, borderColor: colors.hairline },
+      ]}
+    >
       <View style={styles.bar}>
         {isWide ? null : (
           <IconAction icon="back" label="Back to projects" onPress={() => router.navigate('/')} />
@@ -57,6 +64,11 @@ const Head = ({ open }: { open: OpenProject }) => {
         <Text size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
           {project.name}
         </Text>
+        {isShort && snapshot ? (
+          <Text size="title">
+            {formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency)}
+          </Text>
+        ) : null}
         <IconAction
           icon="undo"
           label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}
@@ -72,7 +84,12 @@ const Head = ({ open }: { open: OpenProject }) => {
         <ProjectMenu open={open} />
       </View>
       <View
-        style={[styles.strip, isWide && styles.stripWide, isStale && styles.stale]}
+        style={[
+          styles.strip,
+          isShort && styles.lowStrip,
+          isWide && styles.stripWide,
+          isStale && styles.stale,
+        ]}
         aria-busy={snapshot?.phase !== 'failed' && isStale}
         testID="money-strip"
       >
@@ -83,6 +100,7 @@ const Head = ({ open }: { open: OpenProject }) => {
             toBuy={snapshot.money.toBuy}
             reserve={snapshot.money.reserve}
             target={snapshot.money.target}
+            size={isShort ? 'small' : 'full'}
             isIncomplete={!snapshot.money.complete}
             format={(sum) => formatMoney(sum, snapshot.project.currency)}
           />
@@ -141,10 +159,12 @@ const styles = StyleSheet.create({
   wait: { marginTop: 80 },
   missing: { padding: 24, gap: 12, maxWidth: 520, alignItems: 'flex-start' },
   head: { borderBottomWidth: 1, paddingBottom: 10 },
+  lowHead: { paddingBottom: 2 },
   bar: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 4, minHeight: 52 },
   name: { flex: 1, paddingHorizontal: 4 },
   nameWide: { paddingHorizontal: 12 },
   strip: { paddingHorizontal: 16, minHeight: 72 },
+  lowStrip: { minHeight: 22 },
   reckoning: { paddingTop: 24 },
   stripWide: { maxWidth: 780 },
   stale: { opacity: 0.65 },

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/hooks';
 import { linksFor, projectIdIn, type PlaceLink } from './places';
-import { FONTS, Logo, TOUCH, useColors, useIsWide, Text } from '@/ui';
+import { FONTS, Logo, TOUCH, useColors, useIsShort, useIsWide, Text } from '@/ui';
 
 /** The places of the app, and of the project that is open. */
 const usePlaces = (): { top: PlaceLink[]; inProject: PlaceLink[]; projectName: string | null } => {
@@ -20,6 +20,7 @@ const usePlaces = (): { top: PlaceLink[]; inProject: PlaceLink[]; projectName: s
 /** The navigation around every place: a bar at the foot on a phone, a rail at the left on a wide screen. */
 export const Frame = ({ children }: { children: ReactNode }) => {
   const isWide = useIsWide();
+  const isShort = useIsShort();
   const { top, inProject, projectName } = usePlaces();
   const colors = useColors();
   if (!isWide)
@@ -28,9 +29,13 @@ export const Frame = ({ children }: { children: ReactNode }) => {
         <View style={styles.main} role="main">
           {children}
         </View>
-        <View style={[styles.foot, { backgroundColor: colors.bar }]} role="navigation" aria-label="Places">
+        <View
+          style={[styles.foot, isShort && styles.lowFoot, { backgroundColor: colors.bar }]}
+          role="navigation"
+          aria-label="Places"
+        >
           {(inProject.length > 0 ? inProject : top).map((place) => (
-            <FootLink key={place.name} {...place} />
+            <FootLink key={place.name} {...place} isLow={isShort} />
           ))}
         </View>
       </View>
@@ -69,13 +74,17 @@ export const Frame = ({ children }: { children: ReactNode }) => {
   );
 };
 
-const FootLink = ({ name, href, isHere }: PlaceLink) => {
+const FootLink = ({ name, href, isHere, isLow }: PlaceLink & { isLow: boolean }) => {
   const colors = useColors();
   return (
     <Link href={href as Href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
       <View style={[styles.strip, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
       <Text
-        style={[styles.footWord, { color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular }]}
+        style={[
+          styles.footWord,
+          isLow && styles.lowWord,
+          { color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular },
+        ]}
       >
         {name}
       </Text>
@@ -98,6 +107,8 @@ const styles = StyleSheet.create({
   wide: { flex: 1, flexDirection: 'row' },
   main: { flex: 1 },
   foot: { flexDirection: 'row', height: 60 },
+  lowFoot: { height: TOUCH },
+  lowWord: { marginTop: 7 },
   footLink: {
     flex: 1,
     display: 'flex',
