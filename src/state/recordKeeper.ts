@@ -13,8 +13,8 @@ interface Options {
    * this tab that failed, and may have come through all the same. Null: there is nothing to write.
    */
   write: (key: string, tags: Tags, own: string[]) => Promise<Kept> | null;
-  /** Another tab was first: takes its state, and does `again` on it what was done here. False: it cannot be read. */
-  rebase: (key: string, again: JournalEntry[]) => Promise<boolean>;
+  /** Another tab was first: takes its state, and does on it again what was done here. */
+  rebase: (key: string) => Promise<void>;
   /** All records that an entry touched have it now. */
   onKept: (entryId: string) => void;
   onOutcome: (outcome: WriteOutcome, isFailing: boolean, error: unknown) => void;
@@ -83,7 +83,8 @@ export class RecordKeeper {
     return this.queue.settled();
   }
 
-  private taken(key: string): JournalEntry[] {
+  /** What was done to a record and is not written: from now on it is no more known of. */
+  taken(key: string): JournalEntry[] {
     const steps = this.unsaved.get(key) ?? [];
     this.unsaved.delete(key);
     return steps;
@@ -103,8 +104,7 @@ export class RecordKeeper {
     const outcome = await writing;
     this.tried.delete(key);
     if (outcome === 'refused') {
-      const again = this.taken(key);
-      if (await this.options.rebase(key, again)) this.settle(again);
+      await this.options.rebase(key);
       return 'refused';
     }
     this.tags.set(key, tag);

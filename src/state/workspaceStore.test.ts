@@ -96,6 +96,14 @@ const browser = () => {
   };
 };
 
+/** A storage whose reading takes a while, as a database's does. */
+const slow = (of: ReturnType<typeof browser>, time: ReturnType<typeof fakeClock>): WorkspaceStorage => {
+  const own = of.storage();
+  const later = <T>(work: () => Promise<T>): Promise<T> =>
+    new Promise((done) => time.clock.after(12, () => done(work())));
+  return { ...own, readProject: (id) => later(() => own.readProject(id)) };
+};
+
 let ids = 0;
 const tab = async (
   of: ReturnType<typeof browser>,
@@ -256,6 +264,35 @@ test('a page that is ended keeps all that was done, whatever was under way and i
       // Nothing is left over in the journals.
       expect([...shared.short.keys()]).toEqual([]);
     }),
+    { numRuns: 200 },
+  );
+});
+
+test('what is done while another tab’s state is read is not lost, whichever comes first', async () => {
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(fc.tuple(fc.nat(1), fc.nat(40), fc.boolean()), { minLength: 2, maxLength: 16 }),
+      async (steps) => {
+        const time = fakeClock();
+        const shared = browser();
+        const tabs = [
+          await tab(shared, time, slow(shared, time)),
+          await tab(shared, time, slow(shared, time)),
+        ];
+        for (const [index, [which, pause, hears]] of steps.entries()) {
+          const [own, other] = which === 0 ? tabs : [...tabs].reverse();
+          own?.store.dispatch(addGroup(`n${index}`), 'p');
+          // A tab hears of the other's writing while it is at something itself.
+          if (hears) void other?.store.takeOver({ projectId: 'p' });
+          await time.pass(pause);
+          expect(own?.store.state?.records['p']?.project.groups.map(({ id }) => id)).toContain(`n${index}`);
+        }
+        await time.pass(120_000);
+        const kept = shared.kept.projects.get('p')?.record.project.groups.map(({ id }) => id);
+        expect(kept?.sort()).toEqual(['g', ...steps.map((_, index) => `n${index}`)].sort());
+        expect([...shared.short.keys()]).toEqual([]);
+      },
+    ),
     { numRuns: 200 },
   );
 });

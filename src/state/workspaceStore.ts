@@ -57,7 +57,7 @@ export class WorkspaceStore {
       clock: options.clock,
       newId: options.newId,
       write: (key, tags, own) => this.write(key, tags, own),
-      rebase: (key, again) => this.rebase(key, again),
+      rebase: (key) => this.rebase(key),
       onKept: (entryId) => options.journal.strike(entryId),
       onOutcome: (outcome, isFailing, error) => this.heard(outcome, isFailing, error),
     });
@@ -187,8 +187,9 @@ export class WorkspaceStore {
     }
     const key = place === 'book' ? BOOK : place.projectId;
     // What is not written yet finds out by itself, and is done again on the newer state.
-    if (this.keeper.hasUnsaved(key)) this.keeper.enqueue(key);
-    else await this.reload(key);
+    if (this.keeper.hasUnsaved(key)) return this.keeper.enqueue(key);
+    const { name, undone } = await this.reload(key);
+    if (name !== null) this.redo(key, undone);
   }
 
   private async read(): Promise<Workspace> {
@@ -302,28 +303,41 @@ export class WorkspaceStore {
     return record ? storage.saveProject(record, tags, own) : null;
   }
 
-  /** Another tab was first: its state is taken, and what was done here is done again on it. False: it cannot be read. */
-  private async rebase(key: string, again: JournalEntry[]): Promise<boolean> {
-    const name = await this.reload(key);
-    if (name === null) return false;
+  /** Another tab was first: its state is taken, and what was done here is done again on it. */
+  private async rebase(key: string): Promise<void> {
+    const { name, undone } = await this.reload(key);
+    if (name !== null) this.tell({ kind: 'otherTab', name, isWhole: this.redo(key, undone) });
+  }
+
+  /** Does entries again on a newer state of a record. False: something taken back or made again no longer fits. */
+  private redo(key: string, again: JournalEntry[]): boolean {
     const isHeld = heldBy(again, (of) => this.workspace && historyIn(this.workspace, of));
     let isWhole = true;
     for (const [index, entry] of again.entries()) {
-      if (!this.workspace || isHeld(key, index)) continue;
-      const performed = perform(this.workspace, entry, (of) => of !== key);
-      if (isNothing(performed)) isWhole &&= entry.kind !== 'turn';
-      else this.take(entry, performed);
+      if (this.workspace && !isHeld(key, index)) {
+        const performed = perform(this.workspace, entry, (of) => of !== key);
+        if (isNothing(performed)) isWhole &&= entry.kind !== 'turn';
+        else this.take(entry, performed);
+      }
+      if (!this.keeper.holds(entry.id)) this.options.journal.strike(entry.id);
     }
-    this.tell({ kind: 'otherTab', name, isWhole });
-    return true;
+    return isWhole;
   }
 
-  /** Takes what is stored of a record, and returns how it is called; null: it cannot be read. */
-  private async reload(key: string): Promise<string | null> {
+  /**
+   * Takes what is stored of a record. `name` is how it is called; null: it cannot be read. `undone` is what was done to it here and
+   * is not in what was taken, while it was read too: it is to be done again.
+   */
+  private async reload(key: string): Promise<{ name: string | null; undone: JournalEntry[] }> {
     const { storage, clock } = this.options;
-    return key === BOOK
-      ? this.takeBook(await storage.loadBook(clock.now()))
-      : this.takeProject(key, await storage.readProject(key));
+    if (key === BOOK) {
+      const book = await storage.loadBook(clock.now());
+      const undone = this.keeper.taken(key);
+      return { name: this.takeBook(book), undone };
+    }
+    const project = await storage.readProject(key);
+    const undone = this.keeper.taken(key);
+    return { name: this.takeProject(key, project), undone };
   }
 
   private takeBook({ record, tag }: Stored<BookRecord>): string | null {
