@@ -93,10 +93,14 @@ const headersOf = (secured: RequestHandler): Record<string, string> => {
  * Serves the built app from `folder`. Files whose names hold a hash of their content are kept for a year, the
  * page itself is asked for again every time. The simulated store prices are at /api/stores. Nothing of a user's data comes here: there is nothing to send it to.
  */
-export const app = (folder: string, options: FeedOptions = { today: isoToday, switches: false }): Express => {
+export const app = (
+  folder: string,
+  options: FeedOptions = { today: isoToday, switches: false },
+  secured = securedFor(folder),
+): Express => {
   const served = express();
   served.disable('x-powered-by');
-  served.use(securedFor(folder));
+  served.use(secured);
   served.use(compression());
   served.get('/api/health', (_request, response) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -133,8 +137,9 @@ const LIMITS = { head: 10_000, request: 30_000 };
 
 /** The server of the built app: hashed files from memory, all else by `app`. */
 export const serverOf = (folder: string, options?: FeedOptions, limits = LIMITS): Server => {
-  const answered = hashedFiles(folder, headersOf(securedFor(folder)));
-  const others = app(folder, options);
+  const secured = securedFor(folder);
+  const answered = hashedFiles(folder, headersOf(secured));
+  const others = app(folder, options, secured);
   return createServer(
     {
       headersTimeout: limits.head,

@@ -1,15 +1,14 @@
 import { writeProjectFile } from '@/core/io';
-import type { Book, Project, RackEntry, Tool } from '@/core/project';
+import type { Book, Project } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
+import { saveFile } from '@/platform/files';
 import { shortTexts } from '@/platform/room';
 import { unpackBook, unpackProject } from './records';
-import { textsUnder } from './storage';
+import { placeOf } from './repository';
+import { OURS, textsUnder } from './storage';
 
 const FORMAT = 'billet-everything';
 const VERSION = 1;
-const PROJECT = 'billet/project/';
-const BOOK = 'billet/book';
-const OURS = 'billet/';
 
 /** All that Billet keeps in this browser, letter by letter as it is kept, with what is half typed and not in its record yet. */
 export const everythingKept = async (): Promise<string> => {
@@ -22,13 +21,15 @@ export const everythingKept = async (): Promise<string> => {
   return JSON.stringify({ format: FORMAT, version: VERSION, beside, kept: await textsUnder('') }, null, 1);
 };
 
+/** Saves all of it as a file of a name. */
+export const saveEverything = async (name: string): Promise<void> =>
+  saveFile(name, await everythingKept(), 'application/json');
+
 /** What of a file of everything can be taken in. */
 export interface Everything {
   /** Those that were deleted aside. */
   projects: Project[];
   book: Book | null;
-  rack: RackEntry[];
-  tools: Tool[];
   /** How many records in it cannot be read; they stay in the file. */
   lost: number;
 }
@@ -44,16 +45,14 @@ export const readEverything = (text: string): Result<Everything> => {
     (entry): entry is [string, string] => typeof entry[1] === 'string',
   );
   const records = texts
-    .filter(([key]) => key.startsWith(PROJECT))
+    .filter(([key]) => placeOf(key) === 'projects')
     .map(([, own]) => tried(() => unpackProject(own)));
-  const bookText = texts.find(([key]) => key === BOOK)?.[1];
+  const bookText = texts.find(([key]) => placeOf(key) === 'book')?.[1];
   const book = bookText === undefined ? null : tried(() => unpackBook(bookText));
   const read = records.flatMap((record) => (record ? [record] : []));
   return ok({
     projects: read.filter(({ deletedAt }) => deletedAt === null).map(({ project }) => project),
     book: book?.book ?? null,
-    rack: Object.values(book?.book.rack ?? {}),
-    tools: Object.values(book?.book.tools ?? {}),
     lost: records.length - read.length + (bookText !== undefined && !book ? 1 : 0),
   });
 };

@@ -10,4 +10,4 @@ export * from './drafts';
 export * from './feed';
 export * from './storageUsage';
 export * from './keptPlans';
-export { everythingKept, isEverything, isSameProject, readEverything, type Everything } from './everything';
+export { isEverything, isSameProject, readEverything, saveEverything, type Everything } from './everything';

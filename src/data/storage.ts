@@ -10,7 +10,7 @@ export class StorageFull extends Error {}
 export class StorageGone extends Error {}
 
 /** All keys begin with it. */
-const OURS = 'billet/';
+export const OURS = 'billet/';
 /** Under which the journal is, beside the database. */
 export const JOURNAL = 'billet/journal/';
 /** Stands in the database, and beside it, once all of before is in it. */

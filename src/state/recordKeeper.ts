@@ -53,11 +53,6 @@ export class RecordKeeper {
     this.queue.enqueue(key);
   }
 
-  /** A record is not to be written any more; what was done to it stays in the journal. */
-  drop(key: string): void {
-    this.unsaved.delete(key);
-  }
-
   /** Whether something was done to a record that is not written. */
   hasUnsaved(key: string): boolean {
     return this.unsaved.has(key);

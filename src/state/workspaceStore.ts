@@ -326,7 +326,7 @@ export class WorkspaceStore {
 
   /**
    * Takes what is stored of a record. `name` is how it is called; null: it cannot be read. `undone` is what was done to it here and
-   * is not in what was taken, while it was read too: it is to be done again.
+   * is not in what was taken, while it was read too: it is to be done again, or stays in the journal where that cannot be.
    */
   private async reload(key: string): Promise<{ name: string | null; undone: JournalEntry[] }> {
     const { storage, clock } = this.options;
@@ -342,7 +342,6 @@ export class WorkspaceStore {
 
   private takeBook({ record, tag }: Stored<BookRecord>): string | null {
     this.keeper.follow(BOOK, tag);
-    if (record.isNewer) this.keeper.drop(BOOK);
     if (this.workspace) this.workspace = { ...this.workspace, book: record };
     this.tell({ kind: 'changed', projectIds: [], book: true, settings: false });
     if (record.isNewer) this.tell({ kind: 'lookingOnly', name: THE_BOOK });
@@ -360,7 +359,6 @@ export class WorkspaceStore {
         : stored?.record.isNewer
           ? { kind: 'lookingOnly', name }
           : null;
-    if (fault) this.keeper.drop(key);
     this.tell({ kind: 'changed', projectIds: [key], book: false, settings: false });
     if (fault) this.tell(fault);
     return fault ? null : name;

@@ -1,7 +1,8 @@
-import { fromMm, MICROS, SQUARE_FOOT, SQUARE_METRE, squareMm, type SquareMm } from '../units';
+import { MICROS, SQUARE_FOOT, SQUARE_METRE, squareMm, type SquareMm } from '../units';
 import { hardwareKey } from '../hardwareKey';
 import { perPiece, type Offer } from '../pricing';
 import {
+  chosenOption,
   copiesOf,
   cutParts,
   emptyExtra,
@@ -11,7 +12,6 @@ import {
   type Book,
   type Extra,
   type Group,
-  type Part,
   type Project,
   type ProjectChange,
 } from '../project';
@@ -92,11 +92,7 @@ const linerChanges = (of: Demanding): ProjectChange[] => {
 /** Plain screws, nails and bolts that treated wood would eat, each as the coated one of its size that costs least. */
 const steelChanges = ({ group, project, book, offers }: Demanding): ProjectChange[] => {
   if (!isAny(group, (name) => isTreated(name, book.materials))) return [];
-  const own = new Map(
-    group.options.flatMap(({ id, parts }) =>
-      id === group.chosen ? parts.map((part): [string, Part] => [part.id, part]) : [],
-    ),
-  );
+  const own = new Set((chosenOption(group)?.parts ?? []).map(({ id }) => id));
   return plainSteelIn(new Set([group.id]), project, book).flatMap(({ id, item }): ProjectChange[] => {
     const coated = own.has(id) ? coatedLike(item, offers) : null;
     return coated ? [{ type: 'editPart', partId: id, fields: { item: coated } }] : [];
@@ -152,7 +148,7 @@ const linerFor = (group: Group, project: Project, book: Book, offers: Offer[]): 
   const amount =
     project.unit === 'in'
       ? `1 ft * ${(one / SQUARE_FOOT).toFixed(2)} ft`
-      : `1000 mm * ${Math.round(one / fromMmSquare)} mm`;
+      : `${METRE} mm * ${Math.round(one / METRE)} mm`;
   return {
     ...emptyExtra(linerId(group.id)),
     name: 'Liner',
@@ -164,8 +160,8 @@ const linerFor = (group: Group, project: Project, book: Book, offers: Offer[]): 
   };
 };
 
-/** Square millimetres in a strip a metre wide and a millimetre long. */
-const fromMmSquare = squareMm(fromMm(1000) * fromMm(1));
+/** In millimetres: an area is written as a strip so wide. */
+const METRE = 1000;
 
 /** Of what covers an area, by the words on its tag, that of which enough costs least. */
 const cheapestFor = (

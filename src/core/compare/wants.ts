@@ -1,4 +1,4 @@
-import { isCoated, isPlainSteel, isTreated } from '../lumber';
+import { isCoated, isSteel, isTreated } from '../lumber';
 import { resolve, type Book, type Extra, type Group, type Project } from '../project';
 import { shownPlan, type Plan } from '../plan';
 import { fitnessIn } from './fit';
@@ -51,7 +51,7 @@ export const plainSteelIn = (
 ): { id: string; item: string; groupId: string; group: string }[] =>
   resolve(project, book.materials).parts.filter(
     ({ kind, groupId, item }) =>
-      kind === 'hardware' && groupIds.has(groupId) && isPlainSteel(item) && !isCoated(item),
+      kind === 'hardware' && groupIds.has(groupId) && isSteel(item) && !isCoated(item),
   );
 
 /** `the liner and the coated steel it wants` */

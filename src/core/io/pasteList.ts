@@ -5,6 +5,7 @@ import { fail, ok, type Result } from '../result';
 import { parseSection } from '../lumber';
 import { readQuickLine, type LengthOf, type QuickReading } from './quickLine';
 import { doubtOf, LONGEST_IN_FEET } from './quickSizes';
+import { numbersIn } from './quickWords';
 
 /** One line of a pasted list as it was understood: a part, or a heading that names the group of those below. */
 export interface PastedLine {
@@ -71,15 +72,14 @@ export const readQuickLines = (
 const readAny = (entry: string, unit: LengthUnit, lengthOf?: LengthOf): Result<QuickReading> => {
   const quick = readQuickLine(entry, unit, lengthOf);
   if (quick.ok || quick.problems[0]?.code === 'ask') return quick;
-  const tidied = readQuickLine(tidy(entry), unit, lengthOf);
+  const clean = tidy(entry);
+  const tidied = readQuickLine(clean, unit, lengthOf);
   if (tidied.ok) return tidied;
-  const loose = readLoosely(tidy(entry), '', unit);
+  const loose = readLoosely(clean, '', unit);
   if (!loose.ok) return quick;
   // 4 2x4: the only number beside the section says how many, not how long.
   return numbersIn(entry) <= 3 ? quick : loose;
 };
-
-const numbersIn = (text: string): number => [...text.matchAll(/\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g)].length;
 
 /** Without bullets, numbering and the borders of tables; tabs and bars part cells. */
 const tidy = (raw: string): string =>

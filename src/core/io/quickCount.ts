@@ -32,4 +32,4 @@ const startsMixed = (words: string[]): boolean => {
 
 /** `18 ply 600x400`: the first number is how thick it is. */
 const isThickness = (words: string[], unit: LengthUnit): boolean =>
-  panelWords(words.slice(1)) > 0 && sheetAtFront(words, unit, panelWords) !== null;
+  panelWords(words.slice(1)) > 0 && sheetAtFront(words, unit) !== null;

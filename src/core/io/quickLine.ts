@@ -18,7 +18,7 @@ import {
   materialsIn,
   namesHardware,
   namesWoodwork,
-  panelWords,
+  numbersIn,
   takeEnds,
   woodWords,
 } from './quickWords';
@@ -88,7 +88,6 @@ const splitWords = (line: string): string[] =>
 /** A size, with the name that stands before or behind it. */
 interface Named extends Sized {
   name: string;
-  material: string;
 }
 
 /** The size in words, at the front or behind a name of words without numbers; null: there is none. */
@@ -115,15 +114,11 @@ const sizedIn = (words: string[], unit: LengthUnit, lengthOf: LengthOf): Named |
   return null;
 };
 
-const sizedAt = (
-  words: string[],
-  unit: LengthUnit,
-  lengthOf: LengthOf,
-): (Sized & { material: string }) | null => {
+const sizedAt = (words: string[], unit: LengthUnit, lengthOf: LengthOf): Sized | null => {
   const three = threeSides(words, unit);
-  if (three) return { ...three, material: '' };
+  if (three) return three;
   const section = sectionAtFront(words, unit);
-  if (!section) return sheetAtFront(words, unit, panelWords);
+  if (!section) return sheetAtFront(words, unit);
   const length = lengthBehind(section.rest, unit, lengthOf);
   return {
     kind: 'board',
@@ -210,12 +205,9 @@ const takeSized = (
 /** So many of a thing of wood, and nothing else said, is a length: `800 post`. */
 const MANY = 100;
 
-/** Numbers of a line, each with its fraction. */
-const MEASURES = /\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g;
-
 /** Whether what is no size could be meant as one. */
 const isUnclear = (line: string, after: string, quantity: number): boolean => {
-  const measures = [...line.matchAll(MEASURES)].length;
+  const measures = numbersIn(line);
   return (
     measures >= 2 ||
     /^\d|\d ?x/i.test(line) ||
@@ -243,12 +235,9 @@ const takeHardware = (
       'ask',
       `Is ${first} part of the size of one? Write 1 ${next} ${tokens[0]?.text ?? ''} ${first}.`,
     );
-  if (/^hardware:$/i.test(first) && next !== '') {
-    words.shift();
-    part.kind = 'hardware';
-    return ok(true);
-  }
-  if (!namesHardware(line) && isUnclear(line, after, part.quantity))
+  const isSaidSo = /^hardware:$/i.test(first) && next !== '';
+  if (isSaidSo) words.shift();
+  else if (!namesHardware(line) && isUnclear(line, after, part.quantity))
     return fail(
       'quick',
       `Is ${line} a board, a sheet or hardware? Write a board as ${example}, a sheet as 2 ${unit === 'in' ? '3/4 24 x 36' : '18 600 x 400'} shelf, and what is bought as it is with “hardware:” before it.`,

@@ -1,8 +1,17 @@
-import { NUMBER, numberValue, parseLength, plainCharacters, type LengthUnit, type Ticks } from '../units';
-import { fromInches, fromMm } from '../units';
+import {
+  fromInches,
+  fromMm,
+  NUMBER,
+  numberValue,
+  parseLength,
+  plainCharacters,
+  type LengthUnit,
+  type Ticks,
+} from '../units';
 import { actualSection, parseSection, parseThickness, thicknessName } from '../lumber';
 import type { Measure } from '../project';
-import { fail, ok, type Result } from '../result';
+import { fail, type Result } from '../result';
+import { panelWords } from './quickWords';
 
 /** What a stretch of words says of a size, and the words behind it. */
 export interface Sized {
@@ -10,6 +19,8 @@ export interface Sized {
   section: string;
   length: Measure | null;
   width: Measure | null;
+  /** What it is of, where that stands with the size; blank: not said. */
+  material: string;
   /** The words that gave the section, the length and the width. */
   said: { section: string; length: string; width: string };
   rest: string[];
@@ -88,6 +99,7 @@ const ofTrade = (
         section,
         length: { text: length, ticks: ticks.value },
         width: null,
+        material: '',
         said: { section: said, length, width: '' },
         rest,
       }
@@ -107,6 +119,7 @@ const ofThree = (sides: Measure[], unit: LengthUnit, rest: string[]): Sized | nu
       section: thicknessName(thin.ticks),
       length: first,
       width: second,
+      material: '',
       said: { section: thin.text, length: first.text, width: second.text },
       rest,
     };
@@ -115,6 +128,7 @@ const ofThree = (sides: Measure[], unit: LengthUnit, rest: string[]): Sized | nu
     section: actualSection(thin.ticks, middle.ticks, unit).name,
     length: long,
     width: null,
+    material: '',
     said: { section: `${thin.text} x ${middle.text}`, length: long.text, width: '' },
     rest,
   };
@@ -150,28 +164,20 @@ const twoSides = (words: string[], unit: LengthUnit): Pick<Sized, 'length' | 'wi
   };
 };
 
-/** A length that is none. */
+/** A length, unless it is one of nothing. */
 export const positive = (length: Result<Ticks>): Result<Ticks> =>
-  length.ok && length.value === 0
-    ? fail('length', 'a length of nothing')
-    : length.ok
-      ? ok(length.value)
-      : length;
+  length.ok && length.value === 0 ? fail('length', 'a length of nothing') : length;
 
 /**
  * A sheet: `3/4 24 x 36`, `18mm 600x400`, `1/2 ply 24x48`: a thickness, what it is of where that is said, then two sides with an x
- * between. `panel` says how many words name a sheet.
+ * between.
  */
-export const sheetAtFront = (
-  words: string[],
-  unit: LengthUnit,
-  panel: (words: string[]) => number,
-): (Sized & { material: string }) | null => {
+export const sheetAtFront = (words: string[], unit: LengthUnit): Sized | null => {
   for (let count = 1; count < Math.min(MAX_WORDS_OF_A_SIZE, words.length); count++) {
     const said = words.slice(0, count).join(' ');
     const thickness = parseThickness(said, unit);
     if (!thickness.ok || thickness.value > THICKEST_SHEET) continue;
-    const named = panel(words.slice(count));
+    const named = panelWords(words.slice(count));
     const sides = twoSides(words.slice(count + named), unit);
     if (!sides?.length || !sides.width) continue;
     return {

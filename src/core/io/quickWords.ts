@@ -29,6 +29,10 @@ export const namesWoodwork = (text: string): boolean => PARTS_OF_WOOD.test(text)
 export const isFiller = (word: string): boolean =>
   /^(pcs?|pieces?|ea|each|off|x|of|nos?|st|stk|st(?:ü|u)ck|units?|lengths?)\.?$/i.test(word);
 
+/** How many numbers a text has, a fraction with its whole as one. */
+export const numbersIn = (text: string): number =>
+  [...text.matchAll(/\d+(?:[ -]\d+\/\d+|\/\d+|[.,]\d+)?/g)].length;
+
 /** Measures of what is in a can or bag, that could be how much of it or how many. */
 export const isBulk = (word: string): boolean => /^(l|ml|cl|g|kg|m|cm|mm)$/i.test(word);
 

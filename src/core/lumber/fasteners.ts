@@ -107,7 +107,7 @@ const STEEL = /\b(screws?|nails?|bolts?|brackets?|hinges?|staples?|washers?)\b/i
 const COATED = /coated|galvani|stainless|bronze|copper|brass|zinc/i;
 
 /** Whether a name is that of something that is made of steel, coated or not. */
-export const isPlainSteel = (name: string): boolean => STEEL.test(name);
+export const isSteel = (name: string): boolean => STEEL.test(name);
 
 /** Whether a name says that wood outdoors, or treated wood, does not eat it. */
 export const isCoated = (name: string): boolean => COATED.test(name);

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { Book, Project } from '@/core/project';
 import {
   addProject,
@@ -20,8 +21,11 @@ interface Props {
 /** What a file of everything holds, beside what is here: what is missing is taken in, what is here otherwise only when asked. */
 export const EverythingSheet = ({ name, found, onClose }: Props) => {
   const book = useBook();
-  const here = new Map((useProjects()?.records ?? []).map(({ project }) => [project.id, project]));
-  const states = found.projects.map((project) => ({ project, state: stateOf(project, here, book) }));
+  const records = useProjects()?.records;
+  const states = useMemo(() => {
+    const here = new Map((records ?? []).map(({ project }) => [project.id, project]));
+    return found.projects.map((project) => ({ project, state: stateOf(project, here, book) }));
+  }, [found, records, book]);
   const missing = states.filter(({ state }) => state === 'missing').map(({ project }) => project);
   const other = states.filter(({ state }) => state === 'other').map(({ project }) => project);
   const take = (projects: Project[]) => {
@@ -83,14 +87,15 @@ const stateOf = (project: Project, here: Map<string, Project>, book: Book): Stat
 };
 
 /** Takes in what of a file's book is not here, in as few steps as there are kinds. Returns the ids that its stores have here. */
-const takeBook = (held: Book, { book, rack, tools }: Everything): Record<string, string> => {
+const takeBook = (held: Book, { book }: Everything): Record<string, string> => {
   if (!book) return {};
   const { prices, stores, materials, storeIds } = mergeBook(held, book);
   if (prices.length + stores.length + materials.length > 0)
     changeBook({ type: 'putPrices', prices, stores, materials });
-  const entries = rack.filter(({ id }) => !held.rack?.[id]);
+  const entries = Object.values(book.rack ?? {}).filter(({ id }) => !held.rack?.[id]);
   if (entries.length > 0) changeBook({ type: 'putOnRack', entries });
-  for (const tool of tools) if (!held.tools?.[tool.id]) changeBook({ type: 'putTool', tool });
+  for (const tool of Object.values(book.tools ?? {}))
+    if (!held.tools?.[tool.id]) changeBook({ type: 'putTool', tool });
   return storeIds;
 };
 

@@ -1,8 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { saveFile } from '@/platform/files';
 import { reloadPage } from '@/platform/page';
-import { everythingKept } from '@/data/everything';
+import { saveEverything } from '@/data/everything';
 import { StorageGone } from '@/data/storage';
 import { Button, Text } from '@/ui';
 
@@ -37,14 +36,7 @@ export class ErrorScreen extends Component<Props, { error: Error | null }> {
         </Text>
         <View style={styles.buttons}>
           {error instanceof StorageGone ? null : (
-            <Button
-              mode="contained"
-              onPress={() =>
-                void everythingKept().then((text) =>
-                  saveFile('billet-everything.json', text, 'application/json'),
-                )
-              }
-            >
+            <Button mode="contained" onPress={() => void saveEverything('billet-everything.json')}>
               Save everything to a file
             </Button>
           )}
