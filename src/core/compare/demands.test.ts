@@ -74,8 +74,10 @@ test('what it demands and no store of the book sells is told, and the sum is cal
   const at = bed(SCREWS);
   const { made, plan } = treatedWay(at);
   expect(outcomeOf(made, at.book, plan)?.wants).toEqual(['liner', 'coated steel']);
-  expect(wantWords(['finish'])).toBe('the finish it wants');
-  expect(wantWords(['liner', 'coated steel'])).toBe('the liner and coated steel it wants');
+  expect(wantWords(['finish'])).toBe('without the finish it wants');
+  expect(wantWords(['liner', 'coated steel'])).toBe(
+    'without the liner it wants; its steel may be plain: read the tag',
+  );
   expect(wantsIn(at.project, at.book, at.base)).toEqual([]);
 });
 

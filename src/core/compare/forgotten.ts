@@ -159,7 +159,7 @@ const plainSteel: Rule = ({ project, book, made }) => {
     items.slice(0, 1).map(({ groupId, group }) => ({
       id: `steel:${groupId}`,
       title: `Coated steel for ${group}`,
-      sentence: `Treated wood eats plain steel: ${[...new Set(items.map(({ item }) => item))].join(', ')} should be hot-dip galvanised, coated or stainless. Change it under Parts.`,
+      sentence: `Treated wood eats plain steel. The name says no coat for ${[...new Set(items.map(({ item }) => item))].join(', ')}: read the tag for hot-dip galvanised, coated or stainless, or choose another under Parts.`,
       source: 'International Residential Code R317.3, from memory',
       wants: null,
     })),

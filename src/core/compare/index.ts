@@ -1,7 +1,7 @@
 export * from './fit';
 export * from './outcome';
 export * from './made';
-export { wantsIn, wantWords, type Want } from './wants';
+export { MAY_BE_PLAIN, wantsIn, wantWords, type Want } from './wants';
 export * from './proposals';
 export * from './breakEven';
 export * from './waysToSave';

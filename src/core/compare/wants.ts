@@ -54,9 +54,17 @@ export const plainSteelIn = (
       kind === 'hardware' && groupIds.has(groupId) && isSteel(item) && !isCoated(item),
   );
 
-/** `the liner and the coated steel it wants` */
+/**
+ * What is not there: `without the finish and the liner it wants`. Whether steel is coated is read off its name, and a name may
+ * leave it out: that is said as a question.
+ */
 export const wantWords = (wants: Want[]): string => {
-  const named = wants.map((want) => (want === 'coated steel' ? want : `the ${want}`));
-  const last = named.pop() ?? '';
-  return `${named.length > 0 ? `${named.join(', ')} and ${last}` : last} it wants`;
+  const named = wants.filter((want) => want !== 'coated steel').map((want) => `the ${want}`);
+  return [
+    ...(named.length > 0 ? [`without ${named.join(' and ')} it wants`] : []),
+    ...(wants.includes('coated steel') ? [MAY_BE_PLAIN] : []),
+  ].join('; ');
 };
+
+/** Of steel in treated wood whose name does not say that it is coated. */
+export const MAY_BE_PLAIN = 'its steel may be plain: read the tag';

@@ -1,4 +1,5 @@
 import { projectMoney } from '../budget';
+import { capital } from '../capital';
 import { groupBy } from '../groupBy';
 import type { Minor } from '../units';
 import { planInput, shownBeside, type Plan } from '../plan';
@@ -73,7 +74,7 @@ export const waysToSave = (
       kind: candidate.kind,
       title: candidate.title,
       tradeOff: [
-        ...(missing.length > 0 ? [`Without ${wantWords(missing)}: no price yet.`] : []),
+        ...(missing.length > 0 ? [`${capital(wantWords(missing))}. No price for it yet.`] : []),
         tradeOff,
       ].join(' '),
       saves: Math.floor(saves),

@@ -177,7 +177,7 @@ const briefWords = ({ outcome }: Column, project: Project): string[] => {
       : outcome.wants.includes('finish')
         ? []
         : ['no finish']),
-    ...(outcome.wants.length > 0 ? [`without ${wantWords(outcome.wants)}`] : []),
+    ...(outcome.wants.length > 0 ? [wantWords(outcome.wants)] : []),
     row('weight'),
   ];
 };

@@ -1,4 +1,4 @@
-import type { Outcome } from '@/core/compare';
+import { MAY_BE_PLAIN, type Outcome } from '@/core/compare';
 import { formatLength, formatMoney, formatWeight } from '@/core/units';
 import type { Project } from '@/core/project';
 import { rankOf, VERDICT_WORDS } from '@/core/lumber';
@@ -56,9 +56,8 @@ export const ROWS: CompareRow[] = [
     text: ({ hardware, steel, wants }, { currency }) =>
       [
         `${formatMoney(hardware, currency)}${steel === '' ? '' : ', coated'}`,
-        ...wants
-          .filter((want) => want !== 'finish')
-          .map((want) => `wants ${want === 'liner' ? 'a liner' : want}, not in the price`),
+        ...(wants.includes('liner') ? ['wants a liner, not in the price'] : []),
+        ...(wants.includes('coated steel') ? [MAY_BE_PLAIN] : []),
       ].join(', '),
     cost: ({ hardware }) => hardware,
   },
