@@ -7,6 +7,7 @@ const CORE = [
   'takeoff',
   'pricing',
   'plan',
+  'sawing',
   'budget',
   'compare',
   'io',

@@ -71,7 +71,7 @@ for (const [name, size, handsOf] of ways)
       return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8') };
     };
 
-    test('1. a new browser has the sample projects, each with its money strip', async () => {
+    test('1. each project has its money strip', async () => {
       for (const name of ['Compost station', 'Record shelf', 'Sandpit with a folding lid']) {
         const card = page.getByRole('listitem').filter({ hasText: name });
         await card.getByRole('img', { name: /spent, .* to buy/ }).waitFor();
@@ -85,7 +85,6 @@ for (const [name, size, handsOf] of ways)
       await hands.choose('Unit of lengths', 'Inches');
       await hands.choose('Currency', 'USD');
       await hands.write(field('Target: what it must not cost more than'), '60');
-      await hands.write(field('How many of it are built'), '1');
       await hands.press(button('Make the project'));
       await page.getByRole('heading', { name: 'Bike shelter' }).waitFor();
       await stripSays(/\$60\.00 left of the target/);
@@ -308,13 +307,13 @@ for (const [name, size, handsOf] of ways)
       await button('Nothing to redo').waitFor();
     });
 
-    test('1. Settings: start empty, have a project back, bring the samples back', async () => {
+    test('1. Settings: start empty, have a project back, bring the samples', async () => {
       await toProjects();
       await go('Settings');
       await hands.press(button('Start empty'));
       await hands.press(button('Start empty').last());
       await hands.press(button('Have Bike shelter back'));
-      await hands.press(button('Bring the samples back'));
+      await hands.press(button('Bring the samples'));
       await go('Projects');
       await page.getByRole('listitem').filter({ hasText: 'Bike shelter' }).waitFor();
       await page.getByRole('listitem').filter({ hasText: 'Record shelf' }).waitFor();

@@ -1,6 +1,13 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
-import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import {
+  chromium,
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Page,
+} from '@playwright/test';
+import { workshopTexts } from './workshop';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
@@ -56,23 +63,52 @@ export const serve = async (
     server.kill();
     return ended;
   };
-  return { address: `http://localhost:${own}`, port: own, stop };
+  const address = `http://localhost:${own}`;
+  addresses.push(address);
+  return { address, port: own, stop };
 };
 
-/** A new browser profile of a size, that remembers every error a page tells of. */
-export const visit = async (
+interface Visit {
+  context: BrowserContext;
+  page: Page;
+  complaints: string[];
+}
+
+/** Where apps are served from here. */
+const addresses: string[] = [];
+let workshop: { name: string; value: string }[] | null = null;
+
+/** What a browser keeps for every address, as an earlier version kept it: three projects of one's own. */
+const workshopState = () => {
+  workshop ??= Object.entries(workshopTexts()).map(([name, value]) => ({ name, value }));
+  const localStorage = workshop;
+  return { cookies: [], origins: addresses.map((origin) => ({ origin, localStorage })) };
+};
+
+/** A browser profile of a size, of someone with three projects, that remembers every error a page tells of. */
+export const visit = (
   browser: Browser,
   size: { width: number; height: number },
   theme: 'light' | 'dark' = 'light',
   serviceWorkers: 'allow' | 'block' = 'block',
-): Promise<{ context: BrowserContext; page: Page; complaints: string[] }> => {
+): Promise<Visit> =>
+  open(browser, size, { colorScheme: theme, serviceWorkers, storageState: workshopState() });
+
+/** A browser in which nothing is kept yet. */
+export const visitNew = (browser: Browser, size: { width: number; height: number }): Promise<Visit> =>
+  open(browser, size, { colorScheme: 'light', serviceWorkers: 'block' });
+
+const open = async (
+  browser: Browser,
+  size: { width: number; height: number },
+  options: BrowserContextOptions,
+): Promise<Visit> => {
   const context = await browser.newContext({
+    ...options,
     viewport: size,
-    colorScheme: theme,
     acceptDownloads: true,
     hasTouch: size === PHONE,
     reducedMotion: 'reduce',
-    serviceWorkers,
   });
   const page = await context.newPage();
   const complaints: string[] = [];

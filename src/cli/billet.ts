@@ -33,7 +33,9 @@ const plan = async (given: Given, { json, explain }: Arguments): Promise<number>
     return NO_PLAN;
   }
   process.stdout.write(
-    json ? `${JSON.stringify(planToJson(made, seconds), null, 2)}\n` : planText(made, given.project.unit),
+    json
+      ? `${JSON.stringify(planToJson(made, seconds, given.project.settings.kerf.ticks), null, 2)}\n`
+      : planText(made, given.project.unit),
   );
   if (explain && !json) process.stdout.write(explained(given, made));
   return made.status === 'infeasible' ? NO_PLAN : 0;

@@ -8,6 +8,8 @@ import {
   emptyGroup,
   measure,
   type Project,
+  bookFor,
+  bookSide,
 } from '@/core/project';
 import { materialOf } from '@/core/lumber';
 import {
@@ -144,14 +146,16 @@ test('a write that follows another than what is stored is refused, whatever the 
   expect((await loadProjects(0)).records['t']?.tag).toBe('two');
 });
 
-test('an empty browser gets the samples, whose stores and prices are all there', async () => {
+test('the samples bring all their stores and prices, on their own side of the book', async () => {
   const { book, added } = await withSamples(emptyBook(), {});
   expect(added.map(({ project }) => project.name).sort()).toEqual([
     'Compost station',
     'Record shelf',
     'Sandpit with a folding lid',
   ]);
-  expect(Object.values(book.prices).every(({ storeId }) => book.stores[storeId])).toBe(true);
+  expect(Object.values(book.prices).every(({ storeId }) => book.stores[storeId]?.isSample)).toBe(true);
+  expect(bookSide(book, 'own')).toMatchObject({ stores: {}, prices: {} });
+  for (const { project } of added) expect(bookFor(project, book).stores).toEqual(book.stores);
 });
 
 test('a price book that cannot be read is set aside once, and no more', async () => {

@@ -10,7 +10,7 @@ import { useProjects } from './workspace';
 export const useRackClaims = ({ project, book, plan }: PlannedProject): RackClaim[] => {
   const records = useProjects()?.records ?? [];
   const others = records
-    .filter(({ project: { id, leavesRack } }) => id !== project.id && !leavesRack)
+    .filter(({ project: { id, leavesRack, isSample } }) => id !== project.id && !leavesRack && !isSample)
     .map((record) => record.project);
   const rack: RackEntry[] = rackFor(project, book);
   const { data } = useQuery({

@@ -1,5 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { proxy, wrap } from 'comlink';
+import { bookFor } from '@/core/project';
 import { addToNotice, newId, notify, outdateNotice, readKeptPlan, tellStanding, writeKeptPlan } from '@/data';
 import { askBeforeLeaving, pagePath } from '@/platform/page';
 import { askToStay, shortTexts } from '@/platform/room';
@@ -104,7 +105,9 @@ const sourceOf = (workspace: WorkspaceStore): PlanSource => ({
   current: (projectId) => {
     const { state } = workspace;
     const record = state?.records[projectId];
-    return state && record ? { project: record.project, book: state.book.book } : null;
+    return state && record
+      ? { project: record.project, book: bookFor(record.project, state.book.book) }
+      : null;
   },
   subscribe: (listener) =>
     workspace.subscribe((event) => {

@@ -1,6 +1,15 @@
 import { useEffect } from 'react';
 import { useQuery } from '@tanstack/react-query';
-import { emptyBook, type Book, type Project } from '@/core/project';
+import {
+  bookFor,
+  bookSide,
+  emptyBook,
+  sideOf,
+  type Book,
+  type BookSide,
+  type Project,
+  type Store,
+} from '@/core/project';
 import {
   DEFAULT_SETTINGS,
   notify,
@@ -93,14 +102,27 @@ export const useProject = (id: string): OpenProject | null | undefined => {
   const { workspace } = services();
   return {
     project: record.project,
-    book: book.book,
+    book: bookFor(record.project, book.book),
     isNewer: record.isNewer ?? false,
-    dispatch: (commands, name) => workspace.dispatch(commands, id, name),
+    dispatch: (commands, name) => workspace.dispatch(onSide(commands, sideOf(record.project)), id, name),
     undoLabel: workspace.next(id, 'undo')?.label ?? null,
     redoLabel: workspace.next(id, 'redo')?.label ?? null,
     undo: () => workspace.step(id, 'undo'),
     redo: () => workspace.step(id, 'redo'),
   };
+};
+
+/** Commands as they are given on a side of the price book: stores that come with them are on it. */
+const onSide = (commands: WorkspaceCommand | WorkspaceCommand[], side: BookSide): WorkspaceCommand[] => {
+  const all = Array.isArray(commands) ? commands : [commands];
+  if (side === 'own') return all;
+  const sample = (store: Store): Store => ({ ...store, isSample: true });
+  return all.map((command) => {
+    if (command.type === 'putStore') return { ...command, store: sample(command.store) };
+    if (command.type === 'putPrices')
+      return { ...command, ...(command.stores ? { stores: command.stores.map(sample) } : {}) };
+    return command;
+  });
 };
 
 /** How the projects are called, by id. */
@@ -124,14 +146,16 @@ export const useOtherProjects = (
   };
 };
 
-/** The price book by itself, and how to change it; null while it is read. */
-export const useOpenBook = (): Pick<OpenProject, 'book' | 'dispatch' | 'undo' | 'undoLabel'> | null => {
+/** One side of the price book by itself, and how to change it; null while it is read. */
+export const useOpenBook = (
+  side: BookSide = 'own',
+): Pick<OpenProject, 'book' | 'dispatch' | 'undo' | 'undoLabel'> | null => {
   const record = useBookQuery().data;
   if (!record) return null;
   const { workspace } = services();
   return {
-    book: record.book,
-    dispatch: (commands, name) => workspace.dispatch(commands, null, name),
+    book: bookSide(record.book, side),
+    dispatch: (commands, name) => workspace.dispatch(onSide(commands, side), null, name),
     undo: () => workspace.step(null, 'undo'),
     undoLabel: record.history.past.at(-1)?.label ?? null,
   };
@@ -166,8 +190,26 @@ export const setDeleted = (projectId: string, deletedAt: number | null): void =>
 export const changeBook = (commands: WorkspaceCommand | WorkspaceCommand[]): void =>
   services().workspace.dispatch(commands);
 
-/** Brings the sample projects back beside what is there. */
-export const bringSamplesBack = (): Promise<void> => services().workspace.bringSamplesBack();
+/** Puts the sample projects, as far as they are not there, beside what is. */
+export const bringSamples = (): Promise<void> => services().workspace.bringSamples();
+
+/** Deletes the samples, with their stores and prices; the notice offers to undo it. */
+export const removeSamples = (): void => {
+  const { workspace } = services();
+  const { state } = workspace;
+  if (!state) return;
+  const projects = Object.values(state.records)
+    .filter(({ project, deletedAt }) => project.isSample && deletedAt === null)
+    .map(({ project }) => project.id);
+  for (const id of projects) workspace.setDeleted(id, Date.now());
+  const stores = Object.values(state.book.book.stores).filter(({ isSample }) => isSample);
+  workspace.dispatch(stores.map(({ id }) => ({ type: 'removeStore', storeId: id })));
+  const undo = () => {
+    for (const id of projects) workspace.setDeleted(id, null);
+    workspace.step(null, 'undo');
+  };
+  notify({ text: 'The samples are removed.', action: { label: 'Undo', run: undo } });
+};
 
 /** Deletes all projects (to be had back for 30 days), stores and prices; the notice offers to undo it. */
 export const startEmpty = (): void => {

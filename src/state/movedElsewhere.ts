@@ -1,7 +1,7 @@
 import { projectMoney } from '@/core/budget';
 import { formatMoney, type Minor } from '@/core/units';
 import type { Plan } from '@/core/plan';
-import type { Book, Project } from '@/core/project';
+import { bookFor, type Book, type Project } from '@/core/project';
 import { planRequest, type PlanRequest } from './planRequest';
 import type { Clock } from './writeQueue';
 
@@ -77,7 +77,8 @@ export class MovedElsewhere {
       if (deletedAt !== null || project.id === this.options.openId()) continue;
       // One project a task: the page stays free between them.
       await new Promise<void>((go) => void this.options.clock.after(0, go));
-      const by = await this.movedBy(project, before, state.book.book, looking.signal).catch(() => null);
+      const [from, to] = [bookFor(project, before), bookFor(project, state.book.book)];
+      const by = await this.movedBy(project, from, to, looking.signal).catch(() => null);
       if (looking.signal.aborted) return;
       if (by) moved.push(by);
     }

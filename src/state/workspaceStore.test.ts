@@ -390,7 +390,7 @@ test('the samples come back beside what was made since, also when all was delete
   });
   store.dispatch(rename('Arbour'), 'p');
   store.setDeleted('p', 5);
-  await store.bringSamplesBack();
+  await store.bringSamples();
   expect(store.state?.records['p']).toMatchObject({ deletedAt: null, project: { name: 'Stage' } });
 });
 

@@ -1,4 +1,4 @@
-import { emptyHistory, withRecordedCharges, type Book, type Project } from '@/core/project';
+import { withRecordedCharges, type Book, type Project } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
   newProjectRecord,
@@ -74,7 +74,7 @@ export class WorkspaceStore {
     return () => this.listeners.delete(listener);
   }
 
-  /** Reads what is kept, once; a new browser is given the samples, on screen while they are written. */
+  /** Reads what is kept, once; a new browser holds nothing. */
   async load(): Promise<Workspace> {
     this.loading ??= this.read();
     try {
@@ -160,8 +160,8 @@ export class WorkspaceStore {
     this.do({ kind: 'settings', projectId: null, fields });
   }
 
-  /** Puts the sample projects back beside what is there. */
-  async bringSamplesBack(): Promise<void> {
+  /** Puts the sample projects, as far as they are not there, beside what is. */
+  async bringSamples(): Promise<void> {
     const workspace = await this.load();
     const { book: held } = workspace.book;
     if (workspace.book.isNewer) return this.tell({ kind: 'lookingOnly', name: THE_BOOK });
@@ -215,10 +215,7 @@ export class WorkspaceStore {
     };
     for (const [id, record] of Object.entries(records))
       if (record !== projects.records[id]?.record && !record.isNewer) this.keeper.enqueue(id);
-    if (settings === null) {
-      this.keeper.enqueue(SETTINGS);
-      if (Object.keys(records).length === 0) await this.addFirstSamples(this.workspace);
-    }
+    if (settings === null) this.keeper.enqueue(SETTINGS);
     for (const left of journal.takeUp(living)) this.replay(left);
     this.tell({
       kind: 'changed',
@@ -227,17 +224,6 @@ export class WorkspaceStore {
       settings: true,
     });
     return this.workspace;
-  }
-
-  private async addFirstSamples(workspace: Workspace): Promise<void> {
-    const { book, added } = await this.options.storage.withSamples(workspace.book.book, {});
-    this.workspace = {
-      ...workspace,
-      records: Object.fromEntries(added.map((record) => [record.project.id, charged(record, book)])),
-      book: { book, history: emptyHistory() },
-    };
-    for (const { project } of added) this.keeper.enqueue(project.id);
-    this.keeper.enqueue(BOOK);
   }
 
   /** Does what is new: it is written down before this returns. */

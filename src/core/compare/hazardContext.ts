@@ -51,7 +51,7 @@ const CLOSING = /back|door|panel|lid/i;
 /** What is at least so many times as tall as it is deep tips: rule of thumb. */
 const SHALLOW = 2.5;
 
-/** How tall it stands indoors, in millimetres, by its longest upright part; zero outdoors, and where it stands on a broad foot. */
+/** How tall it stands indoors, in millimetres, by its longest upright part; zero outdoors, on a broad foot, and where its depth is not known. */
 const tallest = (project: Project): number => {
   const parts = madeNow(project)
     .filter(({ exposure }) => exposure === 'indoors' || exposure === 'damp')
@@ -62,9 +62,8 @@ const tallest = (project: Project): number => {
   const mm = (measure: Part['length']) => toMm(measure?.ticks ?? 0);
   const height = Math.max(0, ...parts.filter(isUpright).map(({ length }) => mm(length)));
   const lying = parts.filter((part) => !isUpright(part) && !CLOSING.test(called(part)));
-  return height >= SHALLOW * depthOf(lying.flatMap(({ length, width }) => [mm(length), mm(width)]))
-    ? height
-    : 0;
+  const depth = depthOf(lying.flatMap(({ length, width }) => [mm(length), mm(width)]));
+  return depth > 0 && height >= SHALLOW * depth ? height : 0;
 };
 
 /** How deep it is: of the measures of what lies in it the longest that is clearly less than the longest; zero: not known. */

@@ -30,7 +30,7 @@ const METRIC = readFileSync('demo/sandpit.billet.json', 'utf8');
 const { project, book } = must(readProjectFile(PROJECT, 'p.billet.json'));
 const SETTINGS = JSON.stringify({ unit: 'in', currency: 'USD', tax: 0.0775, kerf: '1/8' });
 const OWNED = 'qty,kind,item,section,length,material\n2,board,,2x4,96,stud\n1,hardware,wood glue,,,\n';
-const PLAN = JSON.stringify(planToJson(firstPlan(planInput(project, book)), 1));
+const PLAN = JSON.stringify(planToJson(firstPlan(planInput(project, book)), 1, project.settings.kerf.ticks));
 
 type Read = (text: string) => { ok: boolean; problems?: Problem[] } | null;
 

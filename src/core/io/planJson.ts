@@ -1,5 +1,7 @@
-import { MICROS, toMain, toMm, type Ticks } from '../units';
-import type { Buy, Cut, Layout, Plan, Source } from '../plan';
+import { formatAngle, MICROS, toMain, toMm, type Ticks } from '../units';
+import type { Remainder, Setup } from '../cutting/model';
+import type { Buy, Cut, Layout, Plan, Point, Source } from '../plan';
+import { sequenceOf } from '../sawing';
 
 /** A plan as plan.json has it (formats.md): millimetres, and money in main units. */
 export interface JsonPlan {
@@ -47,14 +49,33 @@ export interface JsonLayout {
   cuts: string[];
   storeCuts: string[];
   offcuts: { x: number; y: number; length: number; width: number }[];
+  /** The saw's work for a machine, and what each piece is that it leaves: a piece by its index, an offcut, or waste. */
+  sequence: JsonSawCut[];
+  leaves: Record<string, Remainder>;
+}
+
+export interface JsonSawCut {
+  from: number;
+  kind: Cut['kind'];
+  line: [[number, number], [number, number]];
+  to: [number | null, number | null];
+  setup: string;
+  store?: true;
 }
 
 /** The saw's work as words: `crosscut at 1217.6125`, `rip at 300 of row 2`. */
 export const cutText = ({ kind, at, on }: Cut): string =>
   `${kind} at ${toMm(at)}${on === undefined ? '' : ` of ${on}`}`;
 
-/** A plan in the form of plan.json. `seconds` is what it took. */
-export const planToJson = (plan: Plan, seconds: number): JsonPlan => {
+/** A setting of the saw as words: `rip fence 38.1`, `stop 749.3, 0°`. */
+const setupText = (setup: Setup): string => {
+  if (setup.tool === 'fence') return `rip fence ${toMm(setup.fence)}`;
+  const bevel = setup.bevel > 0 ? `, bevel ${formatAngle(setup.bevel)}` : '';
+  return `${setup.tool === 'stop' ? `stop ${toMm(setup.stop)}` : 'end'}, ${formatAngle(setup.angle)}${bevel}`;
+};
+
+/** A plan in the form of plan.json. `seconds` is what it took, `kerf` what its saw takes. */
+export const planToJson = (plan: Plan, seconds: number, kerf: Ticks): JsonPlan => {
   const { currency } = plan;
   const money = (minor: number) => toMain(minor, currency);
   return {
@@ -69,7 +90,7 @@ export const planToJson = (plan: Plan, seconds: number): JsonPlan => {
     shipping: money(plan.shipping),
     seconds: Number(seconds.toFixed(3)),
     buys: plan.buys.map(buyToJson),
-    layouts: plan.layouts.map(layoutToJson),
+    layouts: plan.layouts.map((layout) => layoutToJson(layout, kerf)),
     short: plan.short.map(({ part, group, by, count }) => ({ part, group, by: toMm(by), count })),
     problems: plan.problems.map(({ part, code, sentence }) => ({ part, code, sentence })),
   };
@@ -106,7 +127,7 @@ const buyToJson = ({
 const sourceToJson = (source: Source): JsonLayout['source'] =>
   'owned' in source ? { owned: source.owned } : { store: source.store, item: source.item };
 
-const layoutToJson = (layout: Layout): JsonLayout => ({
+const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
   count: layout.count,
   source: sourceToJson(layout.source),
   kind: layout.kind,
@@ -127,4 +148,21 @@ const layoutToJson = (layout: Layout): JsonLayout => ({
     length: toMm(length),
     width: toMm(width),
   })),
+  ...sequenceToJson(layout, kerf),
 });
+
+const sequenceToJson = (layout: Layout, kerf: Ticks): Pick<JsonLayout, 'sequence' | 'leaves'> => {
+  const { cuts, leaves } = sequenceOf(layout, kerf);
+  const point = ([x, y]: Point): [number, number] => [toMm(x), toMm(y)];
+  return {
+    sequence: cuts.map(({ from, kind, line, to, setup, store }) => ({
+      from,
+      kind,
+      line: [point(line[0]), point(line[1])],
+      to,
+      setup: setupText(setup),
+      ...(store ? { store } : {}),
+    })),
+    leaves,
+  };
+};

@@ -1,4 +1,5 @@
-import { fromMain, fromMm, MICROS } from '../units';
+import { fromMain, fromMm, MICROS, TICKS_PER_MM } from '../units';
+import type { LayoutToCheck } from '../cutting/verify';
 import type { PlanToCheck } from '../plan';
 import type { Problem, Result } from '../result';
 import type { JsonBuy, JsonLayout, JsonPlan } from './planJson';
@@ -69,7 +70,14 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
           piece.outline.every((corner) => isPoint(corner, isNumber)),
       );
     need(areRight, `${place}.pieces`, 'are not pieces with their outlines');
-    const { storeCuts } = layout as Partial<JsonLayout>;
+    const { storeCuts, offcuts, sequence, leaves } = layout as Partial<JsonLayout>;
+    need(offcuts === undefined || isList(offcuts, isRectangle), `${place}.offcuts`, 'are not rectangles');
+    need(sequence === undefined || isList(sequence, isSawCut), `${place}.sequence`, 'is no list of cuts');
+    need(
+      sequence === undefined || (isObject(leaves) && Object.values(leaves).every(isRemainder)),
+      `${place}.leaves`,
+      'do not say what the sequence leaves',
+    );
     const areTexts = storeCuts === undefined || (Array.isArray(storeCuts) && storeCuts.every(isText));
     need(areTexts, `${place}.storeCuts`, 'are not texts');
   });
@@ -110,8 +118,65 @@ const inTicks = (plan: JsonPlan): PlanToCheck => {
         const [, kind, at] = CUT.exec(text) ?? [];
         return kind ? [{ kind: kind as 'crosscut' | 'rip', at: fromMm(Number(at)) }] : [];
       }),
+      ...sawnInTicks(layout),
     })),
   };
+};
+
+/** What the saw does and leaves, where it is told; lines as they are, for a slant may fall between two ticks. */
+const sawnInTicks = ({
+  offcuts = [],
+  sequence,
+  leaves = {},
+}: Partial<JsonLayout>): {
+  offcuts: LayoutToCheck['offcuts'];
+  sequence: LayoutToCheck['sequence'];
+} => ({
+  offcuts: offcuts.map(({ x, y, length, width }) => ({
+    x: fromMm(x),
+    y: fromMm(y),
+    length: fromMm(length),
+    width: fromMm(width),
+  })),
+  sequence: sequence && {
+    cuts: sequence.map(({ from, kind, line: [near, far], to, store }) => ({
+      from,
+      kind,
+      line: [pointInTicks(near), pointInTicks(far)],
+      to,
+      store,
+    })),
+    leaves,
+  },
+});
+
+const pointInTicks = ([x, y]: [number, number]): [number, number] => [x * TICKS_PER_MM, y * TICKS_PER_MM];
+
+const isList = (value: unknown, test: (one: unknown) => boolean): boolean =>
+  Array.isArray(value) && value.every(test);
+
+const isSize = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
+
+const isRectangle = (value: unknown): boolean =>
+  isObject(value) &&
+  ['x', 'y', 'length', 'width'].every((key) => isSize((value as Record<string, unknown>)[key]));
+
+const isId = (value: unknown): boolean => Number.isInteger(value) && (value as number) >= 0;
+
+const isRemainder = (value: unknown): boolean => value === 'offcut' || value === 'waste' || isId(value);
+
+const isSawCut = (value: unknown): boolean => {
+  if (!isObject(value)) return false;
+  const { from, kind, line, to, store } = value as Record<string, unknown>;
+  return (
+    isId(from) &&
+    (kind === 'crosscut' || kind === 'rip') &&
+    isList(line, (point) => isPoint(point, isSize)) &&
+    (line as unknown[]).length === 2 &&
+    isList(to, (id) => id === null || isId(id)) &&
+    (to as unknown[]).length === 2 &&
+    (store === undefined || typeof store === 'boolean')
+  );
 };
 
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;

@@ -19,19 +19,39 @@ export const USUAL_SHEET: Record<LengthUnit, { length: string; width: string }> 
   mm: { length: '2440mm', width: '1220mm' },
 };
 
-/** What a need is usually sold as: one board that holds its longest part, one sheet, one of the item. Null: no material is named. */
-export const usualItem = (need: Need, unit: LengthUnit): Item | null => {
+/** Framing lumber is at least so thick: 1 1/2 in. */
+const FRAMING = (TICKS_PER_FOOT / 12) * 1.5;
+
+/** What a need is made of where it does not say: framing, boards and sheets as they are mostly sold (common practice). */
+export const usualMaterial = ({ kind, thickness, materials }: Need, unit: LengthUnit): string =>
+  materials[0] ??
+  (kind === 'hardware'
+    ? ''
+    : kind === 'sheet'
+      ? 'plywood'
+      : unit === 'in' && thickness >= FRAMING
+        ? 'stud'
+        : 'pine');
+
+/**
+ * What a need is usually sold as: one board that holds its longest part, one sheet, one of the item; of `given` where its tag
+ * says another material or length. A length that is none is taken as nothing.
+ */
+export const usualItem = (
+  need: Need,
+  unit: LengthUnit,
+  given: { material?: string; length?: string } = {},
+): Item => {
   const bare = { kind: need.kind, section: '', length: null, width: null, material: '' };
   if (need.kind === 'hardware') return { ...bare, name: need.name };
-  const [material] = need.materials;
-  if (material === undefined) return null;
   const sheet = USUAL_SHEET[unit];
+  const usual = need.kind === 'sheet' ? sheet.length : usualLength(need.longest, unit);
   const item: Item = {
     ...bare,
     name: '',
     section: need.name,
-    material,
-    length: measured(need.kind === 'sheet' ? sheet.length : usualLength(need.longest, unit), unit),
+    material: given.material ?? usualMaterial(need, unit),
+    length: measured(given.length ?? usual, unit),
     width: need.kind === 'sheet' ? measured(sheet.width, unit) : null,
   };
   return { ...item, name: itemName(item) };

@@ -5,6 +5,7 @@ export * from './groups';
 export * from './options';
 export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
 export { movedParts, movedWords } from './moved';
+export * from './bookFor';
 export * from './rack';
 export * from './resolvedPart';
 export * from './resolve';

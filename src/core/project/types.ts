@@ -53,6 +53,8 @@ export interface Project {
   purchases: Purchase[];
   /** What is on the rack is left for other projects; absent: it is used. */
   leavesRack?: boolean;
+  /** It came with Billet, to look at: it buys at the samples' stores, and nothing else does. */
+  isSample?: true;
   /** Absent: `avoid`. */
   treatedNearFood?: TreatedNearFood;
   /** The columns of its comparison; absent: those that Billet proposes. */
@@ -156,6 +158,8 @@ export interface Store {
   cuts: boolean | number;
   /** What each such cut costs; absent: nothing. */
   cutFee?: Minor;
+  /** It is invented: only samples buy there. */
+  isSample?: true;
   shipping: { fee: Minor; freeFrom: Minor | null } | null;
   note: string;
   /** The order in which one walks through it; absent: the usual one. */

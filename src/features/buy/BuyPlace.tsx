@@ -118,7 +118,9 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       <View style={styles.head}>
         <View style={styles.headline}>
           <Figure label="Where the sum to buy comes from" onPress={() => setExplained('sum')}>
-            <Text size="title">{formatMoney(money.toBuy, project.currency)} to buy</Text>
+            <Text size="title">
+              {`${formatMoney(money.toBuy, project.currency)} to buy${money.complete ? '' : ', so far'}`}
+            </Text>
           </Figure>
           {shown?.status === 'proved' || (shown && doing === null && shown.total > shown.lowerBound) ? (
             <Pressable
@@ -223,7 +225,11 @@ const proofWords = (plan: Plan, unpriced: number, others: number): string => {
   const { status, total, lowerBound, currency } = plan;
   const left = leftOutWords(unpriced, others);
   if (total === 0)
-    return left === '' ? 'All that is needed is bought.' : `Nothing else is left to buy${left}.`;
+    return left === ''
+      ? 'All that is needed is bought.'
+      : others === 0
+        ? `${things(unpriced)} ${unpriced === 1 ? 'has' : 'have'} no price yet; nothing else is left to buy.`
+        : `Nothing else is left to buy${left}.`;
   const terms = proofTerms(plan);
   if (status === 'proved')
     return `No way to buy and cut it costs less at these prices${terms.length > 0 ? `, among plans ${terms.join(' and ')}` : ''}${left}.`;

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { parseCount, parseTag, symbol } from '@/core/units';
+import { parseCount, parseLength, parseTag, symbol } from '@/core/units';
 import { hardwareNearness } from '@/core/hardwareKey';
 import type { PlanProblem } from '@/core/plan';
-import { currentOffers, needsOf, usualItem, type Need } from '@/core/pricing';
+import { withUnit } from '@/core/io';
+import { currentOffers, needsOf, usualItem, usualLength, usualMaterial, type Need } from '@/core/pricing';
 import {
   emptyStore,
   nameItem,
@@ -108,13 +109,20 @@ const Line = ({
   const { project, book } = open;
   const { unit, currency } = project;
   const [text, setText] = useState('');
-  const item = usualItem(need, unit);
+  const [material, setMaterial] = useState(() => usualMaterial(need, unit));
+  const [length, setLength] = useState(() => usualLength(need.longest, unit));
+  const isLength = need.kind === 'board' ? parseLength(length, unit) : null;
+  const item = usualItem(need, unit, {
+    material: material.trim(),
+    ...(isLength?.ok ? { length: withUnit({ text: length.trim(), ticks: isLength.value }, unit) } : {}),
+  });
   const [pieces, setPieces] = useState('1');
   const read = parseTag(text);
   const pack = parseCount(pieces);
-  const isReady = read.ok && read.value > 0 && pack.ok;
+  const isNamed = need.kind === 'hardware' || material.trim() !== '';
+  const isReady = read.ok && read.value > 0 && pack.ok && isNamed && isLength?.ok !== false;
   const save = () => {
-    if (item && isReady) onPrice(item, read.value, pack.value);
+    if (isReady) onPrice(item, read.value, pack.value);
   };
   const what = [need.name, need.materials.join(' or ')].filter(Boolean).join(' ');
   const near = useMemo(
@@ -141,43 +149,62 @@ const Line = ({
           ))}
         </View>
       ) : null}
-      {item ? (
+      {need.kind === 'hardware' ? null : (
         <View style={styles.price}>
-          <View style={styles.grow}>
-            <TextField
-              label={`${item.name}: price on the tag, ${symbol(currency).trim()}`}
-              shownLabel={
-                need.kind === 'hardware' ? `price on the tag, ${symbol(currency).trim()}` : undefined
-              }
-              value={text}
-              onChange={setText}
-              inputMode="decimal"
-              onSubmitEditing={save}
-              error={text !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
-            />
-          </View>
-          {need.kind === 'hardware' ? (
-            <View style={styles.pieces}>
+          {need.materials.length === 0 ? (
+            <View style={styles.grow}>
               <TextField
-                label={`${item.name}: pieces it brings`}
-                shownLabel="brings"
-                value={pieces}
-                onChange={setPieces}
-                inputMode="numeric"
-                onSubmitEditing={save}
-                error={pieces !== '' && !pack.ok ? (pack.problems[0]?.sentence ?? null) : null}
+                label={`${need.name}: of what wood, as its tag says`}
+                shownLabel="of what, as its tag says"
+                value={material}
+                onChange={setMaterial}
+                error={isNamed ? null : 'Write what its tag says, such as pine.'}
               />
             </View>
           ) : null}
-          <Button mode="outlined" onPress={save} disabled={!isReady}>
-            Save
-          </Button>
+          {need.kind === 'board' ? (
+            <View style={styles.length}>
+              <TextField
+                label={`${need.name}: length it is sold in`}
+                shownLabel="length sold"
+                value={length}
+                onChange={setLength}
+                error={isLength?.ok === false ? (isLength.problems[0]?.sentence ?? null) : null}
+                pad={unit}
+              />
+            </View>
+          ) : null}
         </View>
-      ) : (
-        <Text size="small" tone="soft">
-          Say under Parts what it may be made of, or enter a price under Prices.
-        </Text>
       )}
+      <View style={styles.price}>
+        <View style={styles.grow}>
+          <TextField
+            label={`${item.name}: price on the tag, ${symbol(currency).trim()}`}
+            shownLabel={need.kind === 'hardware' ? `price on the tag, ${symbol(currency).trim()}` : undefined}
+            value={text}
+            onChange={setText}
+            inputMode="decimal"
+            onSubmitEditing={save}
+            error={text !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+          />
+        </View>
+        {need.kind === 'hardware' ? (
+          <View style={styles.pieces}>
+            <TextField
+              label={`${item.name}: pieces it brings`}
+              shownLabel="brings"
+              value={pieces}
+              onChange={setPieces}
+              inputMode="numeric"
+              onSubmitEditing={save}
+              error={pieces !== '' && !pack.ok ? (pack.problems[0]?.sentence ?? null) : null}
+            />
+          </View>
+        ) : null}
+        <Button mode="outlined" onPress={save} disabled={!isReady}>
+          Save
+        </Button>
+      </View>
     </Row>
   );
 };
@@ -204,4 +231,5 @@ const styles = StyleSheet.create({
   price: { flexDirection: 'row', gap: 8, alignItems: 'center' },
   grow: { flex: 1 },
   pieces: { width: 88 },
+  length: { width: 132 },
 });

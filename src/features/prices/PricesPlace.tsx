@@ -120,8 +120,13 @@ const Prices = ({
       {project ? null : (
         <View style={styles.head}>
           <Text size="headline" style={styles.grow}>
-            Price book
+            {desk.side === 'samples' ? 'Prices of the samples' : 'Price book'}
           </Text>
+          {desk.otherSide ? (
+            <Button onPress={() => desk.setSide(desk.otherSide ?? 'own')}>
+              {desk.side === 'own' ? 'See the samples’ prices' : 'See my own prices'}
+            </Button>
+          ) : null}
           {desk.currencies.length > 1 ? (
             <Select
               label="In"

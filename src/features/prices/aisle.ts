@@ -5,6 +5,7 @@ import {
   comparedBy,
   priceOutlier,
   newestOf,
+  usualMaterial,
   offerAt,
   type PriceOutlier,
   type Offer,
@@ -60,7 +61,7 @@ export const asksOf = (desk: PriceBookView, storeId: string): Ask[] => {
     }
     if (here.length === 0) {
       const item = itemOfNeed(desk, need);
-      if (item) add({ key: keyOf(item, null), item, last: null, for: names });
+      add({ key: keyOf(item, null), item, last: null, for: names });
     }
   }
   return [...asks.values()];
@@ -78,7 +79,7 @@ export const asksOf = (desk: PriceBookView, storeId: string): Ask[] => {
   }
 };
 
-const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'][number]): Item | null => {
+const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'][number]): Item => {
   // In the size in which another store sells it, so that the two compare.
   const elsewhere = need.offers.find(({ rough }) => !rough) ?? offers.find(({ name }) => name === need.name);
   if (elsewhere) return elsewhere.item;
@@ -93,8 +94,8 @@ const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'
     width: width?.ok ? { text: draft.width, ticks: width.value } : null,
     material: draft.material,
   };
-  if (item.kind !== 'hardware' && item.material === '') return null;
-  return { ...item, name: tagName(item) };
+  const named = { ...item, material: item.material || usualMaterial(need, unit) };
+  return { ...named, name: tagName(named) };
 };
 
 export const blankEntry = ({ item, last }: Ask, unit: LengthUnit): Entry => {

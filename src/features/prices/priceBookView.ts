@@ -2,10 +2,20 @@ import { useMemo, useState } from 'react';
 import type { LengthUnit } from '@/core/units';
 import { currentOffers, needsOf, withDressed, type Need, type Offer } from '@/core/pricing';
 import { shownPlan } from '@/core/plan';
-import { resolve, type Book, type PlanSettings, type Project, type Store, toolsOf } from '@/core/project';
+import {
+  resolve,
+  sideOf,
+  toolsOf,
+  type Book,
+  type BookSide,
+  type PlanSettings,
+  type Project,
+  type Store,
+} from '@/core/project';
 import {
   STALE_AFTER,
   type Dispatch,
+  useBook,
   useOpenBook,
   useProject,
   useProjects,
@@ -25,6 +35,11 @@ export interface PriceBookView {
   currency: string;
   currencies: string[];
   setCurrency: (currency: string) => void;
+  /** Whose prices these are. */
+  side: BookSide;
+  /** The other side, where something is there and the book is looked at by itself. */
+  otherSide: BookSide | null;
+  setSide: (side: BookSide) => void;
   terms: Pick<PlanSettings, 'tax' | 'taxIncluded'>;
   staleAfter: number;
   today: string;
@@ -43,13 +58,14 @@ export interface PriceBookView {
 /** The desk of a project, or of the whole book; null while that is read, undefined when there is no such project. */
 export const usePriceBookView = (projectId: string | null): PriceBookView | null | undefined => {
   const open = useProject(projectId ?? '');
-  const whole = useOpenBook();
   const all = useProjects();
+  const { side, otherSide, setSide } = useBookSide();
+  const whole = useOpenBook(side);
   const { settings } = useSettings();
   const day = useToday();
   const [asked, setCurrency] = useState<string | null>(null);
   const project = projectId === null ? null : (open?.project ?? null);
-  const book = whole?.book;
+  const book = projectId === null ? whole?.book : open?.book;
   const currencies = useMemo(() => currenciesOf(book, settings.currency), [book, settings.currency]);
   const currency =
     project?.currency ?? (asked && currencies.includes(asked) ? asked : (currencies[0] ?? settings.currency));
@@ -58,8 +74,10 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     () =>
       project
         ? [project]
-        : (records ?? []).map((record) => record.project).filter((other) => other.currency === currency),
-    [project, records, currency],
+        : (records ?? [])
+            .map((record) => record.project)
+            .filter((other) => other.currency === currency && sideOf(other) === side),
+    [project, records, currency, side],
   );
   const plan = useSnapshot(projectId ?? '')?.plan;
   const inPlan = useMemo(
@@ -67,8 +85,8 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     [plan],
   );
   const derived = useMemo(() => (book ? derive(book, projects, currency) : null), [book, projects, currency]);
-  if (!whole || !book || !derived || !all) return null;
   if (projectId !== null && !open) return open;
+  if (!whole || !book || !derived || !all) return null;
   return {
     book,
     project,
@@ -77,6 +95,9 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     currency,
     currencies,
     setCurrency,
+    side: project ? sideOf(project) : side,
+    otherSide: project ? null : otherSide,
+    setSide,
     terms: project?.settings ?? settings,
     staleAfter: settings.staleAfter ?? STALE_AFTER,
     today: day,
@@ -85,6 +106,19 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     dispatch: open ? open.dispatch : whole.dispatch,
     undo: open ? open.undo : whole.undo,
   };
+};
+
+/** Which side of the price book is looked at: one's own, or the samples' where there is nothing of one's own or it is asked for. */
+const useBookSide = () => {
+  const stores = Object.values(useBook().stores);
+  const projects = useProjects()?.records ?? [];
+  const [asked, setSide] = useState<BookSide | null>(null);
+  const has = (side: BookSide): boolean =>
+    stores.some((store) => sideOf(store) === side) ||
+    projects.some(({ project }) => sideOf(project) === side);
+  const side = asked ?? (!has('own') && has('samples') ? 'samples' : 'own');
+  const other: BookSide = side === 'own' ? 'samples' : 'own';
+  return { side, otherSide: has('samples') ? other : null, setSide };
 };
 
 /** The currencies of the stores, the user's own first. */

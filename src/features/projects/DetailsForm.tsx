@@ -1,5 +1,10 @@
-import { Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
-import { inUnit, CARRIED, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
+import { useState } from 'react';
+import type { LengthUnit } from '@/core/units';
+import { toolsOf } from '@/core/project';
+import { TABLE_SAW } from '@/core/lumber';
+import { useBook } from '@/hooks';
+import { Button, Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
+import { inUnit, newInUnit, CARRIED, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
 
 const CURRENCIES = ['USD', 'EUR', 'GBP', 'CAD', 'AUD'];
 const OTHER = 'Other';
@@ -10,18 +15,16 @@ interface Props {
   onSubmit: () => void;
 }
 
-/** The fields of a project's details, each with what is wrong in it. */
-export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
+type TextPlace = Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'ripping' | 'treatedNearFood'>;
+type Field = (place: TextPlace, label: string, help?: string) => React.ReactElement;
+
+const fieldsOf = ({ draft, onChange, onSubmit }: Props): Field => {
   const read = readDraft(draft, { tax: 0, taxIncluded: false, ...zero });
   const error = (place: keyof DetailsDraft) =>
     read.ok ? null : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
-  const isUsual = CURRENCIES.includes(draft.currency);
-  const field = (
-    place: Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'ripping' | 'treatedNearFood'>,
-    label: string,
-    help?: string,
-  ) => (
+  const field: Field = (place, label, help) => (
     <TextField
+      key={place}
       label={label}
       value={draft[place]}
       onChange={(text) => onChange({ ...draft, [place]: text })}
@@ -32,54 +35,136 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
       inputMode={place === 'target' || place === 'tax' ? 'decimal' : place === 'builds' ? 'numeric' : 'text'}
     />
   );
+  return field;
+};
+
+/** The fields of a project's details, each with what is wrong in it. */
+export const DetailsForm = (props: Props) => {
+  const { draft, onChange } = props;
+  const field = fieldsOf(props);
   return (
     <>
       {field('name', 'Name')}
-      <Choice
-        label="Unit of lengths"
-        value={draft.unit}
-        options={LENGTH_UNITS}
-        onChange={(unit) => onChange(inUnit(draft, unit))}
-      />
-      <Choice
-        label="Currency"
-        value={isUsual ? draft.currency : OTHER}
-        options={[...CURRENCIES, OTHER].map((value) => ({ value, label: value }))}
-        onChange={(currency) => onChange({ ...draft, currency: currency === OTHER ? '' : currency })}
-      />
-      {isUsual ? null : field('currency', 'Currency, by its three letters')}
+      <UnitChoice draft={draft} onUnit={(unit) => onChange(inUnit(draft, unit))} />
+      <CurrencyChoice {...props} />
       {field('target', 'Target: what it must not cost more than', 'Blank: no target.')}
       {field('builds', 'How many of it are built')}
-      {field('tax', 'Sales tax in percent')}
-      <Choice
-        label="Prices on the tags"
-        value={draft.taxIncluded ? 'with' : 'without'}
-        options={TAX_ON_TAGS}
-        onChange={(value) => onChange({ ...draft, taxIncluded: value === 'with' })}
-      />
-      {field(
-        'kerf',
-        'Saw kerf',
-        'What one cut takes: 1/8 in for a full-kerf blade, 3/32 in for a thin one (rules of thumb).',
-      )}
-      {field(
-        'shortOk',
-        'A piece may come out short by',
-        'Boards cut exactly in half lose half a kerf each: 1/16 in allows it.',
-      )}
-      {field('endTrim', 'Trimmed off each end of a board')}
-      {field('sheetTrim', 'Trimmed off each edge of a sheet')}
+      <TaxFields {...props} />
+      <SawFields {...props} />
       <Choice
         label="Ripping boards lengthwise"
         value={draft.ripping}
         options={RIPPING}
         onChange={(ripping) => onChange({ ...draft, ripping })}
       />
+      {field('carryLength', CAR, 'Blank: anything. Longer boards are sawn once at stores that saw.')}
+      <RestFields {...props} />
+    </>
+  );
+};
+
+/** What is asked of a new project: a name and five answers; all else is as usual until it is opened. */
+export const NewProjectForm = (props: Props) => {
+  const { draft, onChange } = props;
+  const field = fieldsOf(props);
+  const book = useBook();
+  const [isOpen, setOpen] = useState(false);
+  const ownsSaw = toolsOf({}, book)?.includes(TABLE_SAW) ?? false;
+  return (
+    <>
+      {field('name', 'Name')}
+      {field('target', 'Target: what it must not cost more than', 'Blank: no target.')}
+      <UnitChoice draft={draft} onUnit={(unit) => onChange(newInUnit(draft, unit))} />
+      <CurrencyChoice {...props} />
+      <TaxFields {...props} />
       {field(
         'carryLength',
-        'Longest that goes in the car',
-        'Blank: anything. Longer boards are sawn once at stores that saw.',
+        CAR,
+        `Blank: anything. ${draft.unit === 'in' ? '8 ft' : '2.4 m'} is what many cars take.`,
       )}
+      <Choice
+        label="A table saw, to rip boards lengthwise"
+        value={draft.ripping === 'tools' ? (ownsSaw ? 'yes' : 'no') : draft.ripping}
+        options={SAW}
+        onChange={(ripping) => onChange({ ...draft, ripping })}
+      />
+      {isOpen ? (
+        <>
+          {field('builds', 'How many of it are built')}
+          <SawFields {...props} />
+          <RestFields {...props} />
+        </>
+      ) : (
+        <Button onPress={() => setOpen(true)}>Saw kerf and all else</Button>
+      )}
+    </>
+  );
+};
+
+const CAR = 'Longest that goes in the car';
+
+const UnitChoice = ({ draft, onUnit }: { draft: DetailsDraft; onUnit: (unit: LengthUnit) => void }) => (
+  <Choice label="Unit of lengths" value={draft.unit} options={LENGTH_UNITS} onChange={onUnit} />
+);
+
+const CurrencyChoice = (props: Props) => {
+  const { draft, onChange } = props;
+  const isUsual = CURRENCIES.includes(draft.currency);
+  return (
+    <>
+      <Choice
+        label="Currency"
+        value={isUsual ? draft.currency : OTHER}
+        options={[...CURRENCIES, OTHER].map((value) => ({ value, label: value }))}
+        onChange={(currency) => onChange({ ...draft, currency: currency === OTHER ? '' : currency })}
+      />
+      {isUsual ? null : fieldsOf(props)('currency', 'Currency, by its three letters')}
+    </>
+  );
+};
+
+const TaxFields = (props: Props) => {
+  const { draft, onChange } = props;
+  return (
+    <>
+      {fieldsOf(props)('tax', 'Sales tax in percent')}
+      <Choice
+        label="Prices on the tags"
+        value={draft.taxIncluded ? 'with' : 'without'}
+        options={TAX_ON_TAGS}
+        onChange={(value) => onChange({ ...draft, taxIncluded: value === 'with' })}
+      />
+    </>
+  );
+};
+
+/** What the saw takes, with examples in the unit of the project: common practice. */
+const SawFields = (props: Props) => {
+  const field = fieldsOf(props);
+  const isInch = props.draft.unit === 'in';
+  return (
+    <>
+      {field(
+        'kerf',
+        'Saw kerf',
+        `What one cut takes: ${isInch ? '1/8 in' : '3 mm'} for a full-kerf blade, ${isInch ? '3/32 in' : '2.4 mm'} for a thin one (rules of thumb).`,
+      )}
+      {field(
+        'shortOk',
+        'A piece may come out short by',
+        `Boards cut exactly in half lose half a kerf each: ${isInch ? '1/16 in' : '1.5 mm'} allows it.`,
+      )}
+      {field('endTrim', 'Trimmed off each end of a board')}
+      {field('sheetTrim', 'Trimmed off each edge of a sheet')}
+    </>
+  );
+};
+
+const RestFields = (props: Props) => {
+  const { draft, onChange } = props;
+  const field = fieldsOf(props);
+  return (
+    <>
       {field('carryWidth', 'Widest that goes in the car', 'Blank: anything.')}
       {field('sheetLength', 'Longest sheet that does', 'Blank, both sides: as boards.')}
       {field('sheetWidth', 'Widest sheet that does')}
@@ -99,11 +184,12 @@ export const DetailsForm = ({ draft, onChange, onSubmit }: Props) => {
   );
 };
 
-const RIPPING = [
-  { value: 'tools', label: 'As the tools on the rack' },
+const SAW = [
   { value: 'no', label: 'No table saw' },
   { value: 'yes', label: 'Table saw' },
 ] as const;
+
+const RIPPING = [{ value: 'tools', label: 'As the tools on the rack' }, ...SAW] as const;
 
 /** The two schools on treated wood near food. */
 const SCHOOLS = [

@@ -1,20 +1,22 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { emptyGroup, emptyProject, type Project } from '@/core/project';
-import { addProject, newId, useSettings, type OpenProject } from '@/hooks';
+import { addProject, newId, useProjects, useSettings, type OpenProject } from '@/hooks';
 import { Button, Sheet } from '@/ui';
-import { DetailsForm } from './DetailsForm';
+import { DetailsForm, NewProjectForm } from './DetailsForm';
 import { draftOf, readDraft, type Details } from './detailsDraft';
 
 interface Props {
   title: string;
   verb: string;
+  /** Which fields are asked. */
+  Form: typeof DetailsForm;
   initial: Project;
   onTake: (details: Details) => void;
   onClose: () => void;
 }
 
-const DetailsSheet = ({ title, verb, initial, onTake, onClose }: Props) => {
+const DetailsSheet = ({ title, verb, Form, initial, onTake, onClose }: Props) => {
   const [draft, setDraft] = useState(() => draftOf(initial));
   const fields = readDraft(draft, initial.settings);
   const take = () => {
@@ -35,7 +37,7 @@ const DetailsSheet = ({ title, verb, initial, onTake, onClose }: Props) => {
         </>
       }
     >
-      <DetailsForm draft={draft} onChange={setDraft} onSubmit={take} />
+      <Form draft={draft} onChange={setDraft} onSubmit={take} />
     </Sheet>
   );
 };
@@ -51,6 +53,7 @@ export const ProjectDetails = ({
   <DetailsSheet
     title="Project details"
     verb="Save details"
+    Form={DetailsForm}
     initial={project}
     onTake={(fields) => dispatch({ type: 'editProject', fields })}
     onClose={onClose}
@@ -60,7 +63,8 @@ export const ProjectDetails = ({
 /** A project that is not there yet: opens its parts when it is made. */
 export const NewProject = ({ onClose }: { onClose: () => void }) => {
   const router = useRouter();
-  const { settings } = useSettings();
+  const { settings, change } = useSettings();
+  const isFirst = !useProjects()?.records.some(({ project }) => !project.isSample);
   const [blank] = useState(() => {
     const project = emptyProject(newId(), '', settings.unit, settings.currency);
     const { tax, taxIncluded, kerf } = settings;
@@ -72,12 +76,16 @@ export const NewProject = ({ onClose }: { onClose: () => void }) => {
   });
   const make = (details: Details) => {
     addProject({ ...blank, ...details });
+    // What is answered once holds for the next ones and for the price book.
+    const { tax, taxIncluded, kerf } = details.settings;
+    if (isFirst) change({ unit: details.unit, currency: details.currency, tax, taxIncluded, kerf });
     router.push(`/project/${blank.id}/parts`);
   };
   return (
     <DetailsSheet
       title="New project"
       verb="Make the project"
+      Form={NewProjectForm}
       initial={blank}
       onTake={make}
       onClose={onClose}

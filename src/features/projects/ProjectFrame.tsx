@@ -34,6 +34,11 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
           one.
         </Text>
       ) : null}
+      {open.project.isSample ? (
+        <Text size="small" tone="soft" style={styles.newer}>
+          A sample: its stores and prices are invented, and stay apart from yours.
+        </Text>
+      ) : null}
       {children}
     </View>
   );

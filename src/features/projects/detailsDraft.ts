@@ -10,7 +10,7 @@ import {
   writeMoney,
   type LengthUnit,
 } from '@/core/units';
-import type { Measure, PlanSettings, Project } from '@/core/project';
+import { defaultSettings, type Measure, type PlanSettings, type Project } from '@/core/project';
 import { fail, ok, type Problem, type Result } from '@/core/result';
 import { TABLE_SAW, USUAL_TOOLS, type TreatedNearFood } from '@/core/lumber';
 
@@ -165,3 +165,9 @@ export const inUnit = (draft: DetailsDraft, unit: LengthUnit): DetailsDraft => {
   }
   return changed;
 };
+
+/** The same of a project that is not there yet: a usual kerf becomes that of blades as they are sold in that unit. */
+export const newInUnit = (draft: DetailsDraft, unit: LengthUnit): DetailsDraft => ({
+  ...inUnit(draft, unit),
+  ...(draft.kerf === defaultSettings(draft.unit).kerf.text ? { kerf: defaultSettings(unit).kerf.text } : {}),
+});

@@ -1,4 +1,4 @@
-import type { Book, Price, Project, Store } from '@/core/project';
+import { sideOf, type Book, type Price, type Project, type Store } from '@/core/project';
 import { nameKey, type Material } from '@/core/lumber';
 
 /** What a file's stores and prices add to the book, and which ids its stores have here. */
@@ -27,7 +27,10 @@ export const mergeBook = (held: Book, own: Book): Merged => {
     const same =
       held.stores[store.id] ??
       Object.values(held.stores).find(
-        ({ name, currency }) => nameKey(name) === nameKey(store.name) && currency === store.currency,
+        (other) =>
+          nameKey(other.name) === nameKey(store.name) &&
+          other.currency === store.currency &&
+          sideOf(other) === sideOf(store),
       );
     merged.storeIds[store.id] = same?.id ?? store.id;
     if (!same) merged.stores.push(store);

@@ -11,9 +11,10 @@ import {
 } from '@/core/units';
 import { ok, type Result } from '@/core/result';
 import {
-  bringSamplesBack,
+  bringSamples,
   DAYS_KEPT,
   notify,
+  removeSamples,
   setDeleted,
   STALE_AFTER,
   startEmpty,
@@ -80,8 +81,8 @@ export const SettingsPlace = () => {
   const [isEmptying, setEmptying] = useState(false);
   const count = projects?.records.length ?? 0;
   const samples = async () => {
-    await bringSamplesBack();
-    notify({ text: 'The sample projects are back.' });
+    await bringSamples();
+    notify({ text: 'The sample projects are there.' });
   };
   return (
     <Columns>
@@ -155,11 +156,19 @@ export const SettingsPlace = () => {
       </View>
       <SectionHeader title="Samples" />
       <View style={styles.pad}>
-        <Text>Three projects with their stores and prices, all invented, to try things on.</Text>
+        <Text>
+          Three projects with their stores and prices, all invented, to try things on. Nothing of them enters
+          your own projects.
+        </Text>
         <View style={styles.buttons}>
           <Button mode="outlined" onPress={() => void samples()}>
-            Bring the samples back
+            Bring the samples
           </Button>
+          {projects?.records.some(({ project }) => project.isSample) ? (
+            <Button mode="outlined" onPress={removeSamples}>
+              Remove the samples
+            </Button>
+          ) : null}
           <Button mode="outlined" onPress={() => setEmptying(true)}>
             Start empty
           </Button>

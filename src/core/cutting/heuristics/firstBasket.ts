@@ -5,6 +5,7 @@ import {
   netPricing,
   planCost,
   stocksOf,
+  partedOffcuts,
   storeCutsOf,
   type CuttingProblem,
   type Layout,
@@ -119,7 +120,8 @@ export const planOf = (input: CuttingProblem, basket: Basket): Plan => {
     if (!isLong) return layout;
     const storeCuts = storeCutsOf(layout, input.settings, cutsBy(layout.source)?.cuts ?? 0) ?? [];
     const added = storeCuts.filter((cut) => !layout.cuts.includes(cut));
-    return { ...layout, cuts: [...added, ...layout.cuts], storeCuts };
+    const offcuts = partedOffcuts(layout.offcuts, storeCuts, input.settings.kerf.ticks);
+    return { ...layout, cuts: [...added, ...layout.cuts], storeCuts, offcuts };
   });
   const feeOf = ({ source, storeCuts, count }: Layout): Minor =>
     storeCuts.length * count * (cutsBy(source)?.cutFee ?? 0);

@@ -1,7 +1,8 @@
+import type { Ticks } from '../../units';
 import type { Offer } from './offer';
 import type { SawSettings } from './settings';
 import type { StoreTerms } from './problem';
-import type { Cut, Layout } from './plan';
+import type { Cut, Layout, Offcut } from './plan';
 
 type Face = Pick<Layout, 'length' | 'width'>;
 type Kinded = Face & { kind: 'board' | 'sheet' };
@@ -142,3 +143,21 @@ const severalCutsOf = (
   }
   return cuts;
 };
+
+/** What is left of a board once the store has sawn it: an offcut through which a cut goes is two. */
+export const partedOffcuts = (offcuts: Offcut[], storeCuts: Cut[], kerf: Ticks): Offcut[] =>
+  storeCuts.reduce(
+    (parts, { kind, at }) =>
+      parts.flatMap((offcut) => {
+        const [from, size] = kind === 'crosscut' ? [offcut.x, offcut.length] : [offcut.y, offcut.width];
+        if (at + kerf <= from || at >= from + size) return [offcut];
+        const part = (begin: Ticks, end: Ticks): Offcut[] =>
+          end <= begin
+            ? []
+            : kind === 'crosscut'
+              ? [{ ...offcut, x: begin, length: end - begin }]
+              : [{ ...offcut, y: begin, width: end - begin }];
+        return [...part(from, at), ...part(at + kerf, from + size)];
+      }),
+    offcuts,
+  );

@@ -12,3 +12,4 @@ export * from './undominated';
 export * from './wantedItems';
 export * from './netPricing';
 export * from './carry';
+export * from './sequence';

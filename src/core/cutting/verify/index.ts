@@ -1,9 +1,12 @@
 export { verifyPlan } from './verifyPlan';
+export { replay, type LayoutToSaw } from './replay';
 export {
   sizeOf,
   type CheckAgainst,
+  type LayoutToCheck,
   type OwnedRow,
   type PlanToCheck,
   type PriceRow,
   type SectionSize,
+  type SequenceToCheck,
 } from './types';

@@ -1,6 +1,17 @@
 import { nameKey } from '../../nameKey';
 import type { Micros, Minor, Ticks } from '../../units';
-import type { Buy, Item, Kind, Plan, Point, SawSettings, StoreTerms } from '../model';
+import type {
+  Buy,
+  Item,
+  Kind,
+  Offcut,
+  Plan,
+  Point,
+  Remainder,
+  SawCut,
+  SawSettings,
+  StoreTerms,
+} from '../model';
 
 /** Actual size of a board's section; of a sheet, its trade thickness. Null: it cannot be read. */
 export type SectionSize = { thickness: Ticks; width: Ticks } | null;
@@ -28,6 +39,15 @@ export interface LayoutToCheck {
   material: string;
   pieces: { part: string; group: string; outline: Point[] }[];
   storeCuts: { kind: 'crosscut' | 'rip'; at: Ticks }[];
+  /** What is left besides the pieces, and the saw's work as it is told; absent: it is not told. */
+  offcuts?: Offcut[];
+  sequence?: SequenceToCheck;
+}
+
+/** The saw's work on a board as a plan tells it, to be done again; `leaves` says what each piece is that is left. */
+export interface SequenceToCheck {
+  cuts: Pick<SawCut, 'from' | 'kind' | 'line' | 'to' | 'store'>[];
+  leaves: Record<number, Remainder>;
 }
 
 /** A price row as it was given, with what one purchase of it costs. */

@@ -3,6 +3,7 @@ import { hardwareKey } from '../../hardwareKey';
 import type { Problem } from '../../result';
 import { consumedQuantity, type Item } from '../model';
 import { checkLayout, NEAR } from './geometry';
+import { replay } from './replay';
 import { checkMoney, roughWaste } from './money';
 import {
   storeOf,
@@ -28,6 +29,8 @@ export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] 
   const partsOf = (piece: { part: string; group: string }) => wanted.get(keyOf(piece)) ?? [];
   for (const layout of plan.layouts)
     checkLayout(layout, partsOf, against, note, (fitting) => pieces.push({ fitting, count: layout.count }));
+  for (const { sequence, offcuts = [], ...layout } of plan.layouts)
+    if (sequence) replay({ ...layout, offcuts }, sequence, against.settings.kerf.ticks, note);
   checkMade(plan, wanted, countMade(pieces), against, note);
   checkSupply(plan, against, note);
   checkSpares(plan, against, note);

@@ -1,0 +1,3 @@
+export { sequenceOf, type Sawn } from './sequence';
+export { sawFaults } from './sawFaults';
+export { countSetups, setupKey } from './setups';
