@@ -1,6 +1,5 @@
 import type { Ticks } from '../units';
-import type { Layout, Point } from '../cutting/model';
-import type { Remainder } from '../cutting/model';
+import type { Layout, Point, Remainder } from '../cutting/model';
 
 /** Lengths closer than this are the same: slants are rounded to ticks. */
 export const NEAR = 2;

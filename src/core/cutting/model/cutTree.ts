@@ -39,6 +39,12 @@ export const least = ({ full, slack, pad }: Extent): Ticks => full - slack + pad
 
 export const isLeaf = (cutting: Cutting): cutting is Leaf => 'part' in cutting;
 
+/** Parts side by side along an axis; one alone is not parted. So a slanted piece is seen as one, and lies before square ones. */
+export const sideBySide = (axis: Axis, parts: Cutting[]): Cutting => {
+  const [only, ...others] = parts;
+  return only && others.length === 0 ? only : { axis, parts };
+};
+
 /** The least that a cutting needs along an axis. */
 export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
   if (isLeaf(cutting)) return least(cutting[axis]);

@@ -85,7 +85,7 @@ export const crosscuts = (
 
   return {
     stocks: indices,
-    isParted: false,
+    panel: null,
     price,
     fill: (worth, left) => price(worth, left).flatMap(({ patterns }) => patterns),
     enumerate: (at, worth, least, limit) => {

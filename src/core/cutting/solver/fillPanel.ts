@@ -1,4 +1,4 @@
-import type { Axis, Cutting } from '../model';
+import { sideBySide, type Axis, type Cutting } from '../model';
 import type { Placed, Sizes, TypedLeaf } from './types';
 
 /** Pieces of one size the second way, that are parted by a third cut. */
@@ -40,13 +40,12 @@ export const fillOnce = (
   const typed = ({ leaf, type }: Placed): TypedLeaf => ({ ...leaf, type });
   return {
     axis: first,
-    parts: strips.map(({ stacks }) => ({
-      axis: second,
-      parts: stacks.map(({ pieces: own }): Cutting => {
-        const [only] = own;
-        return own.length === 1 && only ? typed(only) : { axis: first, parts: own.map(typed) };
-      }),
-    })),
+    parts: strips.map(({ stacks }) =>
+      sideBySide(
+        second,
+        stacks.map(({ pieces: own }) => sideBySide(first, own.map(typed))),
+      ),
+    ),
   };
 };
 

@@ -182,7 +182,7 @@ const priceAll = (
       stockValue[stock] = Math.max(stockValue[stock] ?? 0, priced.bound);
       priced.patterns.forEach(offer);
     });
-    if (isWhole && generator.isParted) generator.fill(itemDuals, left).forEach(offer);
+    if (isWhole && generator.panel) generator.fill(itemDuals, left).forEach(offer);
   }
   return { patterns, stockValue, isInterrupted: false };
 };

@@ -1,8 +1,10 @@
-import { type SawSettings, least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
+import type { Ticks } from '../../units';
+import { sideBySide, type SawSettings, least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
 import { fillOnce } from './fillPanel';
 import { gridOf, type Grid } from './grid';
 import type {
   CuttingInstance,
+  Panel,
   Pattern,
   Placed,
   PricingResult,
@@ -85,7 +87,8 @@ export const panels = (
       return filled ? [patternOf(filled)] : [];
     });
 
-  return { stocks: [index], isParted: true, price, fill, enumerate: () => null };
+  const panel = inTicks(ways, { along: length + kerf, across: width + kerf }, kerf);
+  return { stocks: [index], panel, price, fill, enumerate: () => null };
 
   function countOf(cutting: Cutting): Map<number, number> {
     const counts = new Map<number, number>();
@@ -102,6 +105,17 @@ export const panels = (
     return { stock: index, counts: [...countOf(cutting)].sort(([a], [b]) => a - b), cutting };
   }
 };
+
+/** How pieces lie on a panel, with a kerf each way. */
+const inTicks = (ways: Pick<Placed, 'type' | 'leaf'>[], room: Sizes, kerf: Ticks): Panel => ({
+  room,
+  ways: ways.map(({ type, leaf }) => ({
+    type,
+    leaf,
+    along: least(leaf.along) + kerf,
+    across: least(leaf.across) + kerf,
+  })),
+});
 
 /**
  * The most that three stages bring: the first cuts part the room along `first` (`across`: rips), the second each strip the
@@ -165,7 +179,10 @@ const threeStages = (
           (row[cell - size] as number) + (worths[height] as number) === row[cell],
       );
     const chosen = readBack(row, wide, stackAt, ({ size }) => size);
-    return { axis: second, parts: chosen.map((stack) => stackedIn(stack, height)) };
+    return sideBySide(
+      second,
+      chosen.map((stack) => stackedIn(stack, height)),
+    );
   }
 
   function stackedIn({ worths, own }: { worths: Float64Array; own: Placed[] }, height: number): Cutting {
@@ -176,8 +193,10 @@ const threeStages = (
           (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell],
       );
     const chosen = readBack(worths, height, pieceAt, (placed) => placed[first]);
-    const parts: TypedLeaf[] = chosen.map(({ leaf, type }) => ({ ...leaf, type }));
-    return parts.length === 1 && parts[0] ? parts[0] : { axis: first, parts };
+    return sideBySide(
+      first,
+      chosen.map(({ leaf, type }): TypedLeaf => ({ ...leaf, type })),
+    );
   }
 };
 

@@ -2,7 +2,7 @@ import { leastCover } from './leastCover';
 import type { Deadline } from './deadline';
 import type { Solver } from './highs';
 import { cheapestPacks } from '../heuristics/packs';
-import { withFixedColumns, type Row } from './modelBuilder';
+import { withFixedColumns, type Row, type StockSupply } from './modelBuilder';
 import type { Subproblem } from './subproblem';
 
 /** Purchases by the columns of a subproblem's program, what they cost, and what none can cost less than. */
@@ -22,11 +22,26 @@ export interface Purchaser {
   item: (stores: Set<string>) => Bought;
   /** The columns of offers at other stores, held to none. */
   closed: (stores: Set<string>) => Map<number, number>;
-  storeOf: (column: number) => string;
+  /** What one board of each stock costs at some stores; what is owned next to nothing. */
+  boardPrices: (stores: Set<string>) => number[];
 }
 
 /** Items of which more are wanted than this are left to the solver. */
 const MAX_BY_TABLE = 20_000;
+
+/** What is owned costs nothing: next to nothing, so that less of it is better. */
+const OWNED_PRICE = 1e-3;
+
+/** What one board of a stock costs at the least, of the columns that are open. */
+const boardPrice = (
+  { terms, owned }: StockSupply,
+  isOpen: (column: number) => boolean,
+  costOf: (column: number) => number,
+): number =>
+  Math.min(
+    owned > 0 ? OWNED_PRICE : Infinity,
+    ...terms.filter(([column]) => isOpen(column)).map(([column, boards]) => costOf(column) / boards),
+  );
 
 /** Finds the cheapest purchases for a subproblem. `tolerance`: two costs this near are the same. */
 export const newPurchaser = (
@@ -75,7 +90,7 @@ export const newPurchaser = (
 
   return {
     closed,
-    storeOf,
+    boardPrices: (open) => supply.map((of) => boardPrice(of, (column) => open.has(storeOf(column)), costOf)),
     cheapest: (open, cuts) => {
       const cover = isPlain ? leastCover(program.cost, undominatedOffers(open), cuts) : null;
       if (cover)

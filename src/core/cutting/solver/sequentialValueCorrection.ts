@@ -1,13 +1,8 @@
 import type { Times } from './dive';
 import type { PatternPool } from './master';
+import { randomNumbers } from './randomNumbers';
 import type { WoodInstance } from './subproblem';
 import type { Pattern } from './types';
-
-/** Numbers between 0 and 1, the same each time (a linear congruential generator). */
-const numbers = (): (() => number) => {
-  let state = 12_345;
-  return () => (state = (Math.imul(state, 1_103_515_245) + 12_345) & 0x7fffffff) / 0x7fffffff;
-};
 
 /**
  * Boards filled one after the other, each the one that brings most for its price, over and over: what lay on boards that
@@ -21,7 +16,7 @@ export function* sequentialValueCorrection(
   prices: number[],
   isLate: () => boolean,
 ): Generator<Times> {
-  const next = numbers();
+  const next = randomNumbers();
   const corrected = Float64Array.from(worth, (value) => Math.max(value, 1e-6));
   let least = Infinity;
 
@@ -50,6 +45,12 @@ export function* sequentialValueCorrection(
     }
   }
 }
+
+/** Pieces at the price of their face on the cheapest stock, where nothing better is known of their worth. */
+export const faceWorths = ({ stocks, types }: WoodInstance): Float64Array => {
+  const rate = Math.min(...stocks.map(({ price, length, width }) => price / (length * width)));
+  return Float64Array.from(types, ({ part }) => rate * part.length * part.width);
+};
 
 /** The filling that brings most for its price, of pieces that are still wanted. */
 const bestFilled = (

@@ -16,7 +16,8 @@ import {
 } from './master';
 import { withFixedColumns, type Program, type Row } from './modelBuilder';
 import { newPurchaser, type Purchaser } from './purchases';
-import { sequentialValueCorrection } from './sequentialValueCorrection';
+import { shelfSearch } from './shelfSearch';
+import { faceWorths, sequentialValueCorrection } from './sequentialValueCorrection';
 import type { Subproblem } from './subproblem';
 import type { Pattern } from './types';
 
@@ -54,6 +55,10 @@ const PENALTY_FACTOR = 20;
 const MAX_PENALTY_RAISES = 2;
 /** The heuristic and the dives leave this share of the time to what comes after. */
 const SHARE_LEFT = 0.6;
+const LAST_SHARE_LEFT = 0.2;
+/** Before there is a bound shelves are packed for so much of the time, and so many tries. */
+const FIRST_SHARE = 0.12;
+const FIRST_TRIES = 40_000;
 
 /** Solves a subproblem for any set of stores, a step at a time. Keeps its patterns, its master and what it knows of each set. */
 export class SubproblemSolver {
@@ -64,6 +69,7 @@ export class SubproblemSolver {
   private readonly roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
   private readonly purchaser: Purchaser;
   private readonly isParted: boolean;
+  private readonly isSheets: boolean;
   private penalty: number;
   private raises = 0;
   private master: Master | null = null;
@@ -78,7 +84,8 @@ export class SubproblemSolver {
   ) {
     this.pool = newPatternPool(subproblem.isAllowed);
     this.purchaser = newPurchaser(subproblem, solver, tolerance, deadline);
-    this.isParted = subproblem.wood.generators.some((generator) => generator.isParted);
+    this.isParted = subproblem.wood.generators.some((generator) => generator.panel !== null);
+    this.isSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
     this.penalty = PENALTY_FACTOR * Math.max(1, ...subproblem.program.cost);
     const byFace = faceCut(subproblem);
     if (byFace) this.cuts.push(byFace);
@@ -136,16 +143,25 @@ export class SubproblemSolver {
   private take(state: SubproblemState): void {
     switch (state.next) {
       case 'relaxation':
+        // A plan before a bound: what the faces of all pieces must cost at the least is often what shelves come to.
+        if (this.isParted) {
+          this.packShelves(state, FIRST_SHARE, FIRST_TRIES);
+          if (this.isSheets) this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(this.subproblem.wood));
+        }
+        if (this.isKnown(state)) return;
         this.relax(state);
-        state.next = 'bound';
+        // Of sheets a bound takes long and whole patterns are quick: they come first.
+        state.next = this.isSheets ? 'heuristic' : 'bound';
         return;
       case 'bound':
         this.raiseBound(state);
-        state.next = 'heuristic';
+        state.next = this.isSheets ? 'exact' : 'heuristic';
+        if (this.isSheets) this.lookAgain(state);
         return;
       case 'heuristic':
-        this.lookForPatterns(state);
-        state.next = 'exact';
+        this.lookForPatterns(state, 1 - SHARE_LEFT);
+        state.next = this.isSheets ? 'bound' : 'exact';
+        if (this.isParted && !this.isSheets) this.lookAgain(state);
         return;
       case 'exact':
         this.solveExactly(state);
@@ -189,10 +205,14 @@ export class SubproblemSolver {
     return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > PIECE_TOLERANCE);
   }
 
-  private lookForPatterns(state: SubproblemState): void {
-    if (this.isParted) this.fillOneByOne(state);
+  /** Whole patterns, in `share` of the time that is left. */
+  private lookForPatterns(state: SubproblemState, share: number): void {
+    if (this.isParted) {
+      this.packShelves(state, share / 2, Infinity);
+      this.fillOneByOne(state, share / 2, this.rootOf(state).itemDuals);
+    }
     if (this.isKnown(state)) return;
-    const end = this.deadline.left() * SHARE_LEFT;
+    const end = this.deadline.left() * (1 - share);
     this.setStores(state);
     const times = dive(
       this.masterOf(),
@@ -205,6 +225,11 @@ export class SubproblemSolver {
     if (!this.isKnown(state)) this.solveOver(state, Math.min(this.deadline.left() / 3, 4), false);
   }
 
+  /** With the patterns that the bound brought whole ones are looked for once more, in what is left of the time. */
+  private lookAgain(state: SubproblemState): void {
+    if (!this.isKnown(state)) this.lookForPatterns(state, 1 - LAST_SHARE_LEFT);
+  }
+
   private solveExactly(state: SubproblemState): void {
     const near = this.nearTo(state, state.cost - this.tolerance);
     if (!near) return;
@@ -212,22 +237,26 @@ export class SubproblemSolver {
     this.solveOver(state, this.deadline.left() * 0.8, true);
   }
 
-  /** Panels filled one after the other: a program finds whole ones only among patterns that are there. */
-  private fillOneByOne(state: SubproblemState): void {
-    const { supply, program, wood } = this.subproblem;
-    const end = this.deadline.left() * SHARE_LEFT;
-    const duals = this.rootOf(state).itemDuals;
-    const prices = supply.map(({ terms, owned }) =>
-      Math.min(
-        owned > 0 ? 1e-3 : Infinity,
-        ...terms
-          .filter(([column]) => state.stores.has(this.purchaser.storeOf(column)))
-          .map(([column, boards]) => (program.cost[column] ?? 0) / boards),
-      ),
-    );
+  /** Plans of panels as they are found, until it is late, the time left is less than `end` seconds, or nothing is to be found. */
+  private try(state: SubproblemState, share: number, find: (isOver: () => boolean) => Iterable<Times>): void {
+    const end = this.deadline.left() * (1 - share);
     const isOver = () => this.isLate() || this.deadline.left() < end || this.isKnown(state);
-    for (const times of sequentialValueCorrection(wood, this.pool, duals, prices, isOver))
-      this.buy(state, times);
+    for (const times of find(isOver)) this.buy(state, times);
+  }
+
+  /** Panels packed by shelves, for `share` of the time left and no more than so many tries. */
+  private packShelves(state: SubproblemState, share: number, tries: number): void {
+    if (state.bound === 0) state.bound = this.purchaser.cheapest(state.stores, this.cuts).bound;
+    const { wood } = this.subproblem;
+    const prices = this.purchaser.boardPrices(state.stores);
+    this.try(state, share, (isOver) => shelfSearch(wood, this.pool, prices, isOver, tries));
+  }
+
+  /** Panels filled one after the other, for `share` of the time left. `worth`: what a piece of each type is worth at first. */
+  private fillOneByOne(state: SubproblemState, share: number, worth: Float64Array): void {
+    const { wood } = this.subproblem;
+    const prices = this.purchaser.boardPrices(state.stores);
+    this.try(state, share, (isOver) => sequentialValueCorrection(wood, this.pool, worth, prices, isOver));
   }
 
   private masterOf(): Master {

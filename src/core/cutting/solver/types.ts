@@ -41,8 +41,8 @@ export interface PricingResult {
 export interface PatternGenerator {
   /** Places in the list of stocks. */
   stocks: number[];
-  /** It is cut both ways: not all its patterns can be looked through. */
-  isParted: boolean;
+  /** What is cut both ways: how pieces lie on it. Not all its patterns can be looked through. Null: it is only crosscut. */
+  panel: Panel | null;
   /** The best pattern of each stock for the worth of one piece of each type; none takes more of a type than `left` where that can be kept. */
   price: (worth: Float64Array, left: number[]) => PricingResult[];
   /** Good patterns that take no more of a type than `left`. */
@@ -66,3 +66,9 @@ export interface Placed {
 }
 
 export type Sizes = Record<Axis, number>;
+
+/** A stock to be cut both ways: its room and the ways of pieces on it in ticks, with a kerf each way. */
+export interface Panel {
+  room: Sizes;
+  ways: Placed[];
+}
