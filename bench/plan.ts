@@ -33,8 +33,7 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
     ({ stores, free }) =>
       free.size === 0 && stores.size === used.size && [...used].every((id) => stores.has(id)),
   );
-  if (!mode || shares.some(({ wood }) => wood.generators.some(({ panel }) => panel)))
-    return 'no such model';
+  if (!mode || shares.some(({ wood }) => wood.generators.some(({ panel }) => panel))) return 'no such model';
   const { program, tagsOf } = roundingModel(input, shares, mode);
   const add = (upper: number): number => {
     program.cost.push(0);

@@ -348,6 +348,12 @@ export const VIEWS: View[] = [
     },
   },
   {
+    name: 'saw',
+    path: '/project/compost-station/saw',
+    ready: (page) => page.getByText(/^Cut 1 of \d/).waitFor(),
+    open: (page) => press(page, 'Cut'),
+  },
+  {
     name: 'menu',
     path: '/project/sandpit/parts',
     ready: strip,

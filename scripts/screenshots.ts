@@ -12,7 +12,7 @@ const SHOTS: [view: string, size: 'phone' | 'wide', theme: 'light' | 'dark'][] =
   ['book', 'wide', 'light'],
   ['buy', 'phone', 'light'],
   ['buy', 'wide', 'light'],
-  ['boards', 'phone', 'light'],
+  ['saw', 'phone', 'light'],
   ['compare', 'phone', 'light'],
   ['compare', 'wide', 'dark'],
   ['save', 'phone', 'light'],

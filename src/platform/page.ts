@@ -34,6 +34,12 @@ export const isInFilledField = (): boolean => {
   return (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) && field.value !== '';
 };
 
+/** Whether a key was pressed on something that has its own use for it: a button, a link, a field. */
+export const isOnControl = ({ target }: KeyboardEvent): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('button, a, input, textarea, [role=button], [role=tab], [role=radio], [role=menuitem]') !==
+    null;
+
 /** Something half typed that a reload would take away. */
 export const isHalfTyped = (): boolean => document.querySelector('[role=dialog], [data-half-typed]') !== null;
 

@@ -13,6 +13,8 @@ export interface DrawnPiece {
   size: string;
   /** One of those that are looked at: it is marked. */
   isChosen?: boolean;
+  /** It is cut already: it is drawn fainter. */
+  isDone?: boolean;
 }
 
 export interface DrawnOffcut {
@@ -38,6 +40,8 @@ interface Props {
   /** How many screens wide the longest is drawn: with more, kerfs are seen. */
   zoom?: number;
   onPiece?: (key: string) => void;
+  /** The cut that comes next, by the ends of its line. */
+  cut?: [[x: number, y: number], [x: number, y: number]] | null;
   label: string;
 }
 
@@ -58,6 +62,7 @@ export const LayoutDrawing = ({
   longest,
   zoom = 1,
   onPiece,
+  cut = null,
   label,
 }: Props) => {
   const colors = useColors();
@@ -105,7 +110,7 @@ export const LayoutDrawing = ({
               </G>
             );
           })}
-          {pieces.map(({ key, outline, name, letter = '', size, isChosen = false }) => {
+          {pieces.map(({ key, outline, name, letter = '', size, isChosen = false, isDone = false }) => {
             const xs = outline.map(([x]) => X(x));
             const ys = outline.map(([, y]) => Y(y));
             const [left, right, top, bottom] = [
@@ -124,6 +129,7 @@ export const LayoutDrawing = ({
                 <Polygon
                   points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
                   fill={color}
+                  fillOpacity={isDone ? 0.35 : 1}
                   stroke={isChosen ? colors.spruce : colors.onWood}
                   strokeWidth={isChosen ? 3 : 1.2}
                 />
@@ -158,6 +164,13 @@ export const LayoutDrawing = ({
               </G>
             );
           })}
+          {cut ? (
+            <Path
+              d={`M${X(cut[0][0])} ${Y(cut[0][1])} L${X(cut[1][0])} ${Y(cut[1][1])}`}
+              stroke={colors.red}
+              strokeWidth={4}
+            />
+          ) : null}
         </Svg>
         {onPiece
           ? pieces.map(({ key, outline }) => (

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/hooks';
 import { linksFor, projectIdIn, type PlaceLink } from './places';
@@ -23,6 +23,8 @@ export const Frame = ({ children }: { children: ReactNode }) => {
   const isShort = useIsShort();
   const { top, inProject, projectName } = usePlaces();
   const colors = useColors();
+  const { width } = useWindowDimensions();
+  const foot = inProject.length > 0 ? inProject : top;
   if (!isWide)
     return (
       <View style={styles.phone}>
@@ -34,8 +36,8 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           role="navigation"
           aria-label="Places"
         >
-          {(inProject.length > 0 ? inProject : top).map((place) => (
-            <FootLink key={place.name} {...place} isLow={isShort} />
+          {foot.map((place) => (
+            <FootLink key={place.name} {...place} isLow={isShort} isNarrow={width < foot.length * WORD} />
           ))}
         </View>
       </View>
@@ -74,7 +76,16 @@ export const Frame = ({ children }: { children: ReactNode }) => {
   );
 };
 
-const FootLink = ({ name, href, isHere, isLow }: PlaceLink & { isLow: boolean }) => {
+/** A word in the bar takes so much room, in pixels; with less it is set smaller. */
+const WORD = 63;
+
+const FootLink = ({
+  name,
+  href,
+  isHere,
+  isLow,
+  isNarrow,
+}: PlaceLink & { isLow: boolean; isNarrow: boolean }) => {
   const colors = useColors();
   return (
     <Link href={href as Href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
@@ -83,6 +94,7 @@ const FootLink = ({ name, href, isHere, isLow }: PlaceLink & { isLow: boolean })
         style={[
           styles.footWord,
           isLow && styles.lowWord,
+          isNarrow && styles.narrowWord,
           { color: colors.onBar, fontFamily: isHere ? FONTS.bold : FONTS.regular },
         ]}
       >
@@ -109,6 +121,7 @@ const styles = StyleSheet.create({
   foot: { flexDirection: 'row', height: 60 },
   lowFoot: { height: TOUCH },
   lowWord: { marginTop: 7 },
+  narrowWord: { fontSize: 13 },
   footLink: {
     flex: 1,
     display: 'flex',
@@ -117,7 +130,7 @@ const styles = StyleSheet.create({
     minHeight: TOUCH,
     textDecorationLine: 'none',
   },
-  strip: { height: 5, width: 62 },
+  strip: { height: 5, width: 62, maxWidth: '100%' },
   footWord: { marginTop: 14, textAlign: 'center' },
   rail: { width: 208, paddingVertical: 16 },
   brand: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, marginBottom: 20 },

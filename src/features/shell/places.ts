@@ -18,6 +18,7 @@ export const PLACES: PlaceRow[] = [
   { name: 'Prices', path: 'prices', scope: 'project' },
   { name: 'Compare', path: 'compare', scope: 'project' },
   { name: 'Buy', path: 'buy', scope: 'project', pages: ['run'] },
+  { name: 'Saw', path: 'saw', scope: 'project' },
   { name: 'Spend', path: 'spend', scope: 'project', pages: ['report'] },
 ];
 

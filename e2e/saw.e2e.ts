@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
+import { keyboard, thumb } from './hands';
+import { atSite } from './steps';
+
+const at = atSite();
+
+for (const [what, size] of [
+  ['a phone, by thumb', PHONE],
+  ['a wide screen, by keyboard', WIDE],
+] as const)
+  test(`boards are sawn one by one, the pile fills, and a reload keeps what is sawn: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const hands = size === PHONE ? thumb(page) : keyboard(page);
+    const button = (name: string) => page.getByRole('button', { name, exact: true });
+    await page.goto(`${at.site.address}/project/compost-station/saw`);
+    const board = page.getByRole('region', { name: 'At the saw' });
+    await board.getByText(/^Cut 1 of \d+$/).waitFor();
+    const cuts = Number(/of (\d+)$/.exec(await board.getByText(/^Cut 1 of/).innerText())?.[1]);
+    await board.getByText(/from the (left end|lower edge) of the (board|sheet)$/).waitFor();
+    await hands.press(button('Cut'));
+    if (cuts > 1) await board.getByText(`Cut 2 of ${cuts}`).waitFor();
+    await hands.press(button('Not cut yet'));
+    await board.getByText(`Cut 1 of ${cuts}`).waitFor();
+    for (let cut = 1; cut <= cuts; cut++) {
+      if (size === PHONE) await hands.press(button('Cut'));
+      else {
+        await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+        await page.keyboard.press(' ');
+      }
+      if (cut < cuts) await board.getByText(`Cut ${cut + 1} of ${cuts}`).waitFor();
+    }
+    await board.getByText('This one is sawn').waitFor();
+    await page.getByText(/^1 of \d+ sawn$/).waitFor();
+    await page.reload();
+    await page.getByText(/^1 of \d+ sawn$/).waitFor();
+    // The next board that is not sawn is before the eyes.
+    await board.getByText(/^Cut 1 of/).waitFor();
+    await hands.press(button('Begin again with all boards'));
+    await page.getByText(/^0 of \d+ sawn$/).waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
+test('with nothing planned it says where boards come from', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  await page.goto(at.site.address);
+  await page.getByRole('button', { name: 'New project' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Stool');
+  await page.getByRole('button', { name: 'Make the project' }).click();
+  await page.getByRole('link', { name: 'Saw', exact: true }).click();
+  await page.getByText(/^Nothing to saw yet/).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});

@@ -1,0 +1,80 @@
+import type { Ticks } from '../units';
+import type { Layout, SawCut, Sequence } from '../cutting/model';
+import { sawFaults } from './sawFaults';
+import { sequenceOf } from './sequence';
+
+/** One board or sheet that is to be sawn, with its cuts in their order. */
+export interface SawBoard {
+  /** The same for the same cuts on the same stock, whatever else of the plan changes. */
+  key: string;
+  layout: Layout;
+  /** Its place among the drawings of the plan, from one, and which of those that are cut alike it is. */
+  number: number;
+  nth: number;
+  sequence: Sequence;
+}
+
+/**
+ * All boards and sheets of a plan one by one, with the saw's work on each. `refused`: drawings whose work the checker could not
+ * do again, by their number; they are not among the boards.
+ */
+export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[]; refused: number[] } => {
+  const boards: SawBoard[] = [];
+  const refused: number[] = [];
+  const seen = new Map<string, number>();
+  for (const [index, layout] of layouts.entries()) {
+    const sequence = sequenceOf(layout, kerf);
+    if (sawFaults(layout, kerf, sequence).length > 0) {
+      refused.push(index + 1);
+      continue;
+    }
+    for (let nth = 1; nth <= layout.count; nth++) {
+      const name = nameOf(layout, kerf);
+      const before = seen.get(name) ?? 0;
+      seen.set(name, before + 1);
+      boards.push({ key: `${name}#${before + 1}`, layout, number: index + 1, nth, sequence });
+    }
+  }
+  return { boards, refused };
+};
+
+/** A short name for what is cut and from what. */
+const nameOf = ({ section, material, length, width, pieces }: Layout, kerf: Ticks): string => {
+  const text = JSON.stringify([
+    section,
+    material,
+    length,
+    width,
+    kerf,
+    pieces.map(({ partId, outline }) => [partId, outline]),
+  ]);
+  // FNV-1a, in 32 bits.
+  let hash = 0x811c9dc5;
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
+  return `${section}-${(hash >>> 0).toString(36)}`;
+};
+
+/** The pieces of a layout, by their index, that are cut free once so many cuts are done. */
+export const piecesFree = ({ cuts, leaves }: Sequence, done: number): Set<number> => {
+  const there = new Set([0]);
+  for (const { from, to } of cuts.slice(0, done)) {
+    there.delete(from);
+    for (const id of to) if (id !== null) there.add(id);
+  }
+  const free = new Set<number>();
+  for (const id of there) {
+    const is = leaves[id];
+    if (typeof is === 'number') free.add(is);
+  }
+  return free;
+};
+
+/** What a cut leaves on a side of its line: a piece of the layout by its index, an offcut, waste, or what is cut further. */
+export const leftBy = (
+  { leaves }: Sequence,
+  cut: SawCut,
+  side: 0 | 1,
+): number | 'offcut' | 'waste' | 'more' | null => {
+  const id = cut.to[side];
+  return id === null ? null : (leaves[id] ?? 'more');
+};

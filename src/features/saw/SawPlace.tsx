@@ -1,0 +1,153 @@
+import { useEffect, useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { ActivityIndicator } from 'react-native-paper';
+import { boardsToSaw, countSetups, type SawBoard } from '@/core/sawing';
+import { partLetters } from '@/core/project';
+import { shownPlan } from '@/core/plan';
+import { formatStockLength } from '@/core/units';
+import {
+  isLike,
+  keepDraft,
+  useDraft,
+  usePlanned,
+  useProject,
+  type OpenProject,
+  type PlannedProject,
+} from '@/hooks';
+import { isOnControl, onKeyDown } from '@/platform/page';
+import { Button, Columns, Row, SectionHeader, Text, useAwake, useIsWide } from '@/ui';
+import { BoardAtSaw } from './BoardAtSaw';
+import { Pile } from './Pile';
+
+/** At the saw: one board at a time, its next cut lit, and the pile that is still to be cut. */
+export const SawPlace = ({ id }: { id: string }) => {
+  const open = useProject(id);
+  return open ? <Planned open={open} /> : null;
+};
+
+const Planned = ({ open }: { open: OpenProject }) => {
+  const planned = usePlanned(open);
+  return planned ? <Saw open={planned} /> : <ActivityIndicator style={styles.wait} aria-label="Planning" />;
+};
+
+/** Cuts that are done, by the key of their board: kept in this browser. */
+interface Progress {
+  done: Record<string, number>;
+}
+
+const isProgress = isLike<Progress>({ done: {} });
+const NONE: Progress = { done: {} };
+
+const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
+  const place = `saw/${project.id}`;
+  const kept = useDraft(place, isProgress);
+  const [progress, setProgress] = useState<Progress>(kept ?? NONE);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const isAwake = useAwake();
+  const isWide = useIsWide();
+  const shown = shownPlan(plan);
+  const { boards, refused } = useMemo(
+    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks),
+    [shown, project.settings.kerf.ticks],
+  );
+  const doneOf = ({ key, sequence }: SawBoard) => Math.min(progress.done[key] ?? 0, sequence.cuts.length);
+  const isLeft = (board: SawBoard) => doneOf(board) < board.sequence.cuts.length;
+  const board = boards.find(({ key }) => key === chosen) ?? boards.find(isLeft) ?? boards[0];
+  const setDone = (of: SawBoard, count: number) => {
+    const next = { done: { ...progress.done, [of.key]: count } };
+    setProgress(next);
+    keepDraft(place, next);
+    setChosen(of.key);
+  };
+  const cut = board && isLeft(board) ? () => setDone(board, doneOf(board) + 1) : null;
+  useSpace(cut);
+  const letters = useMemo(() => partLetters(project), [project]);
+  if (!board)
+    return (
+      <Columns>
+        <Text style={styles.pad}>
+          Nothing to saw yet. Boards and sheets are planned from parts and their prices, under Buy.
+        </Text>
+      </Columns>
+    );
+  const next = boards.find((other) => other !== board && isLeft(other));
+  const pile = <Pile boards={boards} doneOf={doneOf} letters={letters} />;
+  return (
+    <Columns beside={pile}>
+      <BoardAtSaw
+        board={board}
+        place={boards.indexOf(board) + 1}
+        of={boards.length}
+        done={doneOf(board)}
+        unit={project.unit}
+        own={book.materials}
+        letters={letters}
+        onCut={cut}
+        onUndo={doneOf(board) > 0 ? () => setDone(board, doneOf(board) - 1) : null}
+        onNext={next ? () => setChosen(next.key) : null}
+      />
+      {refused.length > 0 ? (
+        <Text tone="bad" style={styles.pad}>
+          {`The saw’s work for ${refused.map((number) => `drawing ${number}`).join(', ')} did not pass its check, and is not shown. The drawings under Buy hold.`}
+        </Text>
+      ) : null}
+      {isWide ? null : pile}
+      <SectionHeader
+        title="Boards and sheets"
+        note={`${boards.filter((each) => !isLeft(each)).length} of ${boards.length} sawn`}
+      />
+      {boards.map((each, index) => (
+        <Row
+          key={each.key}
+          onPress={() => setChosen(each.key)}
+          label={`Saw ${index + 1}: ${each.layout.section} ${each.layout.material}`}
+          style={styles.row}
+        >
+          <Text size={each === board ? 'strong' : 'body'}>
+            {`${index + 1} · ${each.layout.section} ${each.layout.material} ${formatStockLength(each.layout.length, project.unit)}`}
+          </Text>
+          <Text size="small" tone="soft">
+            {`${doneOf(each)} of ${each.sequence.cuts.length} cuts · ${settingsWords(countSetups(each.sequence.cuts))}`}
+          </Text>
+        </Row>
+      ))}
+      <Text size="small" tone="soft" style={styles.pad}>
+        {`What is sawn is kept in this browser, by board. ${isAwake ? 'The screen stays on. ' : ''}The saw’s own manual comes first.`}
+      </Text>
+      <View style={styles.again}>
+        <Button
+          onPress={() => {
+            setProgress(NONE);
+            keepDraft(place, null);
+          }}
+          disabled={Object.keys(progress.done).length === 0}
+        >
+          Begin again with all boards
+        </Button>
+      </View>
+    </Columns>
+  );
+};
+
+const settingsWords = (count: number): string =>
+  `${count} ${count === 1 ? 'setting' : 'settings'} of the saw`;
+
+/** The space bar does the cut, wherever no control has the focus. */
+const useSpace = (cut: (() => void) | null): void => {
+  useEffect(
+    () =>
+      onKeyDown((event) => {
+        if (event.key !== ' ' || !cut || isOnControl(event)) return;
+        event.preventDefault();
+        cut();
+      }),
+    [cut],
+  );
+};
+
+const styles = StyleSheet.create({
+  wait: { marginTop: 80 },
+  pad: { padding: 16 },
+  row: { paddingHorizontal: 16, paddingVertical: 10 },
+  again: { paddingHorizontal: 8, alignItems: 'flex-start' },
+});
