@@ -160,18 +160,20 @@ export const saveBook = (packed: string, tags: Tags, own: string[] = []): Promis
 /** The price book with the samples in it, and the sample projects that are missing or deleted; what is there stays. */
 export const withSamples = async (
   book: Book,
-  held: Record<string, Pick<ProjectRecord, 'deletedAt'>>,
+  held: Record<string, Pick<ProjectRecord, 'deletedAt' | 'project'>>,
 ): Promise<{ book: Book; added: ProjectRecord[] }> => {
   const { samples } = await import('./samples');
   const added: ProjectRecord[] = [];
   let merged = book;
   for (const { project, book: own } of samples()) {
+    const before = held[project.id];
+    // A project of one's own that was opened from the same file stays, and the sample stays away.
+    if (before?.deletedAt === null && !before.project.isSample) continue;
     merged = {
       ...merged,
       stores: { ...own.stores, ...merged.stores },
       prices: { ...own.prices, ...merged.prices },
     };
-    const before = held[project.id];
     if (!before || before.deletedAt !== null) added.push(newProjectRecord(project));
   }
   return { book: merged, added };

@@ -40,7 +40,7 @@ export interface WorkspaceStorage {
   /** The sample projects that are missing, and the book with what they need. */
   withSamples: (
     book: Book,
-    held: Record<string, Pick<ProjectRecord, 'deletedAt'>>,
+    held: Record<string, Pick<ProjectRecord, 'deletedAt' | 'project'>>,
   ) => Promise<{ book: Book; added: ProjectRecord[] }>;
 }
 

@@ -27,8 +27,22 @@ export const SawPlace = ({ id }: { id: string }) => {
 
 const Planned = ({ open }: { open: OpenProject }) => {
   const planned = usePlanned(open);
-  return planned ? <Saw open={planned} /> : <ActivityIndicator style={styles.wait} aria-label="Planning" />;
+  if (!planned) return <ActivityIndicator style={styles.wait} aria-label="Planning" />;
+  // Nobody begins to cut while boards may still be cut another way.
+  return planned.doing === null ? <Saw open={planned} /> : <Waiting onStop={planned.stop} />;
 };
+
+const Waiting = ({ onStop }: { onStop: () => void }) => (
+  <Columns>
+    <View style={styles.waiting} role="status">
+      <Text size="title">Before the first cut</Text>
+      <Text>Billet still looks for a cheaper way to cut these boards. It is soon done.</Text>
+      <Button mode="outlined" onPress={onStop}>
+        Saw what is found now
+      </Button>
+    </View>
+  </Columns>
+);
 
 /** Cuts that are done, by the key of their board: kept in this browser. */
 interface Progress {
@@ -147,6 +161,7 @@ const useSpace = (cut: (() => void) | null): void => {
 
 const styles = StyleSheet.create({
   wait: { marginTop: 80 },
+  waiting: { padding: 16, gap: 12, alignItems: 'flex-start' },
   pad: { padding: 16 },
   row: { paddingHorizontal: 16, paddingVertical: 10 },
   again: { paddingHorizontal: 8, alignItems: 'flex-start' },

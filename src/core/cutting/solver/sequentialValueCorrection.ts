@@ -15,12 +15,13 @@ export function* sequentialValueCorrection(
   worth: Float64Array,
   prices: number[],
   isLate: () => boolean,
+  passes = Infinity,
 ): Generator<Times> {
   const next = randomNumbers();
   const corrected = Float64Array.from(worth, (value) => Math.max(value, 1e-6));
   let least = Infinity;
 
-  while (!isLate()) {
+  for (let pass = 0; pass < passes && !isLate(); pass++) {
     const left = wood.types.map(({ demand }) => demand);
     const used: Pattern[] = [];
     let spent = 0;

@@ -56,9 +56,11 @@ const MAX_PENALTY_RAISES = 2;
 /** The heuristic and the dives leave this share of the time to what comes after. */
 const SHARE_LEFT = 0.6;
 const LAST_SHARE_LEFT = 0.2;
-/** Before there is a bound shelves are packed for so much of the time, and so many tries. */
+/** Before there is a bound shelves are packed for so much of the time, and so many tries for each piece: short lists are proved at once. */
 const FIRST_SHARE = 0.12;
-const FIRST_TRIES = 40_000;
+const TRIES_A_PIECE = 300;
+/** From so many pieces on sheets on, whole patterns come before the bound. */
+const MANY_PIECES = 25;
 
 /** Solves a subproblem for any set of stores, a step at a time. Keeps its patterns, its master and what it knows of each set. */
 export class SubproblemSolver {
@@ -69,7 +71,8 @@ export class SubproblemSolver {
   private readonly roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
   private readonly purchaser: Purchaser;
   private readonly isParted: boolean;
-  private readonly isSheets: boolean;
+  /** Of many pieces on sheets a bound takes long and whole patterns are quick: they come first. */
+  private readonly isHeuristicFirst: boolean;
   private penalty: number;
   private raises = 0;
   private master: Master | null = null;
@@ -85,7 +88,8 @@ export class SubproblemSolver {
     this.pool = newPatternPool(subproblem.isAllowed);
     this.purchaser = newPurchaser(subproblem, solver, tolerance, deadline);
     this.isParted = subproblem.wood.generators.some((generator) => generator.panel !== null);
-    this.isSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
+    this.isHeuristicFirst =
+      subproblem.pieces >= MANY_PIECES && subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
     this.penalty = PENALTY_FACTOR * Math.max(1, ...subproblem.program.cost);
     const byFace = faceCut(subproblem);
     if (byFace) this.cuts.push(byFace);
@@ -145,23 +149,24 @@ export class SubproblemSolver {
       case 'relaxation':
         // A plan before a bound: what the faces of all pieces must cost at the least is often what shelves come to.
         if (this.isParted) {
-          this.packShelves(state, FIRST_SHARE, FIRST_TRIES);
-          if (this.isSheets) this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(this.subproblem.wood));
+          const { pieces } = this.subproblem;
+          this.packShelves(state, FIRST_SHARE, TRIES_A_PIECE * pieces);
+          if (this.isHeuristicFirst)
+            this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(this.subproblem.wood), pieces);
         }
         if (this.isKnown(state)) return;
         this.relax(state);
-        // Of sheets a bound takes long and whole patterns are quick: they come first.
-        state.next = this.isSheets ? 'heuristic' : 'bound';
+        state.next = this.isHeuristicFirst ? 'heuristic' : 'bound';
         return;
       case 'bound':
         this.raiseBound(state);
-        state.next = this.isSheets ? 'exact' : 'heuristic';
-        if (this.isSheets) this.lookAgain(state);
+        state.next = this.isHeuristicFirst ? 'exact' : 'heuristic';
+        if (this.isHeuristicFirst) this.lookAgain(state);
         return;
       case 'heuristic':
         this.lookForPatterns(state, 1 - SHARE_LEFT);
-        state.next = this.isSheets ? 'bound' : 'exact';
-        if (this.isParted && !this.isSheets) this.lookAgain(state);
+        state.next = this.isHeuristicFirst ? 'bound' : 'exact';
+        if (this.isParted && !this.isHeuristicFirst) this.lookAgain(state);
         return;
       case 'exact':
         this.solveExactly(state);
@@ -252,11 +257,16 @@ export class SubproblemSolver {
     this.try(state, share, (isOver) => shelfSearch(wood, this.pool, prices, isOver, tries));
   }
 
-  /** Panels filled one after the other, for `share` of the time left. `worth`: what a piece of each type is worth at first. */
-  private fillOneByOne(state: SubproblemState, share: number, worth: Float64Array): void {
+  /**
+   * Panels filled one after the other, for `share` of the time left and at most so many times. `worth`: what a piece of each type is
+   * worth at first.
+   */
+  private fillOneByOne(state: SubproblemState, share: number, worth: Float64Array, passes = Infinity): void {
     const { wood } = this.subproblem;
     const prices = this.purchaser.boardPrices(state.stores);
-    this.try(state, share, (isOver) => sequentialValueCorrection(wood, this.pool, worth, prices, isOver));
+    this.try(state, share, (isOver) =>
+      sequentialValueCorrection(wood, this.pool, worth, prices, isOver, passes),
+    );
   }
 
   private masterOf(): Master {
