@@ -29,12 +29,12 @@ for (const [name, size] of [
     await newProject(page, 'Wall rack', ['2 2x4 31 1/2 rail, stud', '8 coat hooks', '2 rubber pads']);
     await page.getByRole('link', { name: 'Buy', exact: true }).click();
     await page.getByText('proved for the rest').waitFor();
-    await page.getByText('2 things have no price yet; nothing else is left to buy.').waitFor();
+    await page.getByText(/without 2 things that have no price yet\.$/).waitFor();
     const unpriced = page.getByRole('region', { name: 'No price yet' });
     const field = unpriced.getByLabel('Coat hooks: price on the tag, $');
     await field.fill('2.50');
     await field.press('Enter');
-    await page.getByText('1 thing has no price yet; nothing else is left to buy.').waitFor();
+    await page.getByText(/without 1 thing that has no price yet\.$/).waitFor();
     await page.getByRole('checkbox', { name: /^8 × Coat hooks: bought$/ }).waitFor();
     await unpriced.getByLabel('Rubber pads: price on the tag, $').fill('3');
     await unpriced.getByLabel('Rubber pads: pieces it brings').fill('4');
@@ -168,7 +168,7 @@ for (const [name, size] of [
       await page.getByRole('link', { name: 'Buy', exact: true }).click();
       await page.getByRole('heading', { name: '$0.00 to buy, so far' }).waitFor();
       // Nothing is in its plan that has a price: it is kept with the project, and met by the other.
-      await page.getByText(/without 1 thing that has no price yet\.$/).waitFor();
+      await page.getByText('1 thing has no price yet; nothing else is left to buy.').waitFor();
     }
     await page.getByText(/poplar from the rack is in the plan of Arbour too\. Who has it\?$/).waitFor();
     await page.getByRole('button', { name: 'Keep it here' }).click();
@@ -178,7 +178,7 @@ for (const [name, size] of [
     await page.goto(at.site.address);
     await page.getByText('Arbour', { exact: true }).first().click();
     await page.getByRole('link', { name: 'Buy', exact: true }).click();
-    await page.getByText(/without 2 things that have no price yet\.$/).waitFor();
+    await page.getByText('2 things have no price yet; nothing else is left to buy.').waitFor();
     expect(complaints).toEqual([]);
     await context.close();
   });
