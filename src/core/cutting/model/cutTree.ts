@@ -14,6 +14,8 @@ export type Cutting = Leaf | { axis: Axis; parts: Cutting[] };
 /** `along`: beside each other along the stock's length, parted by crosscuts. `across`: parted by rips. */
 export type Axis = 'along' | 'across';
 
+export const otherAxis = (axis: Axis): Axis => (axis === 'along' ? 'across' : 'along');
+
 /** A piece as it lies in a cutting. */
 export interface Leaf {
   part: Item;

@@ -9,6 +9,7 @@ import {
 } from './master';
 import type { Program, StockSupply } from './modelBuilder';
 import type { WoodInstance } from './subproblem';
+import type { Pattern } from './types';
 
 /** How often each pattern of the pool is cut, by its place. */
 export type Times = [pattern: number, times: number][];
@@ -67,6 +68,18 @@ export const timesOf = (values: ArrayLike<number>, first: number, count: number)
     index,
     Math.round(values[first + index] ?? 0),
   ]).filter(([, times]) => times > 0);
+
+/** How often each pattern is used, once all are in the pool; null where it refuses one. */
+export const timesIn = (used: Pattern[], pool: PatternPool): Times | null => {
+  pool.add(used);
+  const counts = new Map<number, number>();
+  for (const pattern of used) {
+    const index = pool.indexOf(pattern);
+    if (index < 0) return null;
+    counts.set(index, (counts.get(index) ?? 0) + 1);
+  }
+  return [...counts];
+};
 
 /** How far a dive turns back before it gives up. */
 const MAX_TURNS = 80;

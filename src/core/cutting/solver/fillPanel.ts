@@ -1,5 +1,6 @@
-import { sideBySide, type Axis, type Cutting } from '../model';
-import type { Placed, Sizes, TypedLeaf } from './types';
+import { otherAxis, type Axis, type Cutting } from '../model';
+import { cuttingOf } from './panelPattern';
+import type { Placed, Sizes } from './types';
 
 /** Pieces of one size the second way, that are parted by a third cut. */
 interface Stack {
@@ -36,17 +37,7 @@ export const fillOnce = (
     if (sum > most) [strips, most] = [tried, sum];
   }
   if (strips.length === 0) return null;
-  const second: Axis = first === 'along' ? 'across' : 'along';
-  const typed = ({ leaf, type }: Placed): TypedLeaf => ({ ...leaf, type });
-  return {
-    axis: first,
-    parts: strips.map(({ stacks }) =>
-      sideBySide(
-        second,
-        stacks.map(({ pieces: own }) => sideBySide(first, own.map(typed))),
-      ),
-    ),
-  };
+  return cuttingOf(first, strips);
 };
 
 const completed = (
@@ -79,7 +70,7 @@ const bestStrips = (
   room: Sizes,
   first: Axis,
 ): Strip[] => {
-  const second: Axis = first === 'along' ? 'across' : 'along';
+  const second: Axis = otherAxis(first);
   const usable = pieces.filter(
     (piece) => (left[piece.type] ?? 0) > 0 && (worth[piece.type] ?? 0) > 0 && piece[first] <= high,
   );

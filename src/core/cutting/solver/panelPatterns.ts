@@ -1,6 +1,16 @@
 import type { Ticks } from '../../units';
-import { sideBySide, type SawSettings, least, panelRoom, waysOn, type Axis, type Cutting } from '../model';
+import {
+  least,
+  otherAxis,
+  panelRoom,
+  sideBySide,
+  waysOn,
+  type Axis,
+  type Cutting,
+  type SawSettings,
+} from '../model';
 import { fillOnce } from './fillPanel';
+import { patternOf } from './panelPattern';
 import { gridOf, type Grid } from './grid';
 import type {
   CuttingInstance,
@@ -78,32 +88,17 @@ export const panels = (
   const price = (worth: Float64Array, left: number[]): PricingResult[] => {
     const { most, cutting } = bestOf(usableNow(fitting, left), worth);
     const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
-    return [{ bound, patterns: most > 0 ? [patternOf(cutting())] : [] }];
+    return [{ bound, patterns: most > 0 ? [patternOf(index, cutting())] : [] }];
   };
 
   const fill = (worth: Float64Array, left: number[]): Pattern[] =>
     (['across', 'along'] as const).flatMap((first) => {
       const filled = fillOnce(usableNow(fitting, left), worth, left, room, first);
-      return filled ? [patternOf(filled)] : [];
+      return filled ? [patternOf(index, filled)] : [];
     });
 
   const panel = inTicks(ways, { along: length + kerf, across: width + kerf }, kerf);
   return { stocks: [index], panel, price, fill, enumerate: () => null };
-
-  function countOf(cutting: Cutting): Map<number, number> {
-    const counts = new Map<number, number>();
-    const visit = (part: Cutting): void => {
-      if (!('part' in part)) return part.parts.forEach(visit);
-      const type = (part as TypedLeaf).type;
-      counts.set(type, (counts.get(type) ?? 0) + 1);
-    };
-    visit(cutting);
-    return counts;
-  }
-
-  function patternOf(cutting: Cutting): Pattern {
-    return { stock: index, counts: [...countOf(cutting)].sort(([a], [b]) => a - b), cutting };
-  }
 };
 
 /** How pieces lie on a panel, with a kerf each way. */
@@ -127,7 +122,7 @@ const threeStages = (
   room: Sizes,
   first: Axis,
 ): { most: number; cutting: () => Cutting } => {
-  const second: Axis = first === 'along' ? 'across' : 'along';
+  const second: Axis = otherAxis(first);
   const [high, wide] = [room[first], room[second]];
   const bySize = new Map<number, Placed[]>();
   for (const piece of pieces)

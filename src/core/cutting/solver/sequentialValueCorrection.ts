@@ -1,4 +1,4 @@
-import type { Times } from './dive';
+import { timesIn, type Times } from './dive';
 import type { PatternPool } from './master';
 import { randomNumbers } from './randomNumbers';
 import type { WoodInstance } from './subproblem';
@@ -33,9 +33,11 @@ export function* sequentialValueCorrection(
       used.push(best);
     }
     if (left.every((count) => count <= 0) && spent < least - 1e-9) {
-      least = spent;
-      pool.add(used);
-      yield timesIn(used, pool);
+      const times = timesIn(used, pool);
+      if (times) {
+        least = spent;
+        yield times;
+      }
     }
     for (const { counts, stock } of used) {
       const value = counts.reduce((sum, [type, count]) => sum + count * (worth[type] ?? 0), 0);
@@ -69,13 +71,4 @@ const bestFilled = (
       if (rate > (best?.rate ?? 0)) best = { pattern, rate };
     }
   return best?.pattern ?? null;
-};
-
-const timesIn = (used: Pattern[], pool: PatternPool): Times => {
-  const counts = new Map<number, number>();
-  for (const pattern of used) {
-    const index = pool.indexOf(pattern);
-    counts.set(index, (counts.get(index) ?? 0) + 1);
-  }
-  return [...counts];
 };

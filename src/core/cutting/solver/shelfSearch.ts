@@ -1,39 +1,11 @@
-import { sideBySide, type Axis, type Cutting } from '../model';
-import type { Times } from './dive';
+import { otherAxis, type Axis } from '../model';
+import { timesIn, type Times } from './dive';
 import type { PatternPool } from './master';
+import { cuttingOf, patternOf } from './panelPattern';
 import { randomNumbers } from './randomNumbers';
 import type { WoodInstance } from './subproblem';
-import type { Pattern, Placed, Sizes, TypedLeaf } from './types';
-
-/** Pieces of one size the second way, one behind the other the first way. */
-interface Stack {
-  size: number;
-  free: number;
-  pieces: Placed[];
-}
-
-/** A strip clean across a panel, as high as its first piece. */
-interface Shelf {
-  height: number;
-  free: number;
-  stacks: Stack[];
-}
-
-/** A board or sheet with its shelves; `free`: what is left the first way. */
-interface Bin {
-  kind: BinKind;
-  first: Axis;
-  free: number;
-  shelves: Shelf[];
-}
-
-/** A stock that panels are cut from, with the ways in which pieces of each type lie on it. */
-interface BinKind {
-  stock: number;
-  price: number;
-  room: Sizes;
-  ways: Placed[][];
-}
+import type { Pattern } from './types';
+import { cheapest, fillOf, isShelved, openedFor, takes, type Bin, type BinKind } from './shelves';
 
 /** What decides a packing: pieces in their order, each turned as it lies first, and which way each bin is cut first. */
 interface Order {
@@ -54,7 +26,7 @@ const MAX_PIECES = 250;
 const PATIENCE = 1500;
 /** Of so many bins, the first ones, stock and first cut change. */
 const MAX_CHANGED_BINS = 8;
-/** What beginnings hold with that. */
+/** How much a beginning may let a piece lose in a shelf, in its own sizes. */
 const MOST_LOST = [0.3, 0.6, 1, Infinity];
 /** How much a panel that is nearly empty counts against one that is nearly full, as a share of the cheapest. */
 const FULLNESS = 0.02;
@@ -73,6 +45,7 @@ export function* shelfSearch(
   const kinds = binKinds(wood, prices);
   const pieces = wood.types.flatMap(({ demand }, type) => Array.from({ length: demand }, () => type));
   if (kinds.length === 0 || pieces.length > MAX_PIECES) return;
+  const unit = FULLNESS * Math.min(...kinds.map(({ price }) => price));
   const next = randomNumbers();
   let least = Infinity;
   let left = tries;
@@ -86,16 +59,16 @@ export function* shelfSearch(
       if (!bins) continue;
       const cost = costOf(bins);
       if (cost < least - 1e-9) {
-        const used = bins.map(patternOf);
-        pool.add(used);
-        const times = timesIn(used, pool);
-        least = cost;
-        if (times) yield times;
+        const times = timesIn(bins.map(binPattern), pool);
+        if (times) {
+          least = cost;
+          yield times;
+        }
       }
-      const value = cost - fullnessOf(bins, kinds);
+      const value = cost - fullnessOf(bins, unit);
       if (value < worth - 1e-9) {
         idle = 0;
-        if (pool.patterns.length < MAX_KEPT) pool.add(bins.filter(isFull).map(patternOf));
+        if (pool.patterns.length < MAX_KEPT) pool.add(bins.filter(isFull).map(binPattern));
       }
       if (value <= worth) [order, worth] = [changed, value];
     }
@@ -109,7 +82,8 @@ const binKinds = ({ generators, types }: WoodInstance, prices: number[]): BinKin
     const price = prices[stock] ?? Infinity;
     if (!panel || price === Infinity) return [];
     const ways = types.map((_, type) => panel.ways.filter((placed) => placed.type === type));
-    return [{ stock, price, room: panel.room, ways }];
+    const turned = ways.map((own) => [...own].reverse());
+    return [{ stock, price, room: panel.room, ways, turned }];
   });
   return kinds.sort((a, b) => rate(a) - rate(b));
 };
@@ -139,7 +113,7 @@ const changedOf = (order: Order, kinds: BinKind[], next: () => number): Order =>
   const dice = next();
   if (dice >= 0.95) {
     const bin = below(Math.min(pieces.length, MAX_CHANGED_BINS));
-    const flipped = axes.map((axis, at) => (at !== bin ? axis : axis === 'along' ? 'across' : 'along'));
+    const flipped = axes.map((axis, at) => (at === bin ? otherAxis(axis) : axis));
     const other = stocks.map((stock, at) => (at === bin ? below(kinds.length) : stock));
     return dice < 0.975 ? { ...order, axes: flipped } : { ...order, stocks: other };
   }
@@ -174,164 +148,13 @@ const packed = ({ pieces, axes, stocks, mostLost }: Order, kinds: BinKind[]): Bi
   return bins.map((bin) => cheapest(bin, kinds));
 };
 
-/** The ways of a type in a bin, the one that is tried first at the beginning. */
-const waysIn = ({ kind }: Pick<Bin, 'kind'>, type: number, isTurned: boolean): Placed[] => {
-  const ways = kind.ways[type] ?? [];
-  return isTurned && ways.length > 1 ? [...ways].reverse() : ways;
-};
-
-/** Room for a piece in a shelf, and what is lost there. */
-interface Place {
-  lost: number;
-  shelf: Shelf;
-  stack: Stack | null;
-  placed: Placed;
-  high: number;
-  wide: number;
-}
-
-/** Behind another piece this share of what is lost counts: it may still be filled. */
-const BEHIND = 0.1;
-
-/** Where in the shelves of bins a piece leaves least: behind another, or beside others; as it is turned, if it can be. */
-const bestPlace = (bins: Bin[], type: number, isTurned: boolean, mostLost: number): Place | null => {
-  let best: Place | null = null;
-  for (const bin of bins) {
-    const second: Axis = bin.first === 'along' ? 'across' : 'along';
-    for (const placed of waysIn(bin, type, isTurned)) {
-      const [high, wide] = [placed[bin.first], placed[second]];
-      for (const shelf of bin.shelves) {
-        if (high > shelf.height) continue;
-        for (const stack of shelf.stacks) {
-          const lost = (stack.free - high) * wide * BEHIND;
-          if (stack.size === wide && lost >= 0 && (!best || lost < best.lost))
-            best = { lost, shelf, stack, placed, high, wide };
-        }
-        const lost = (shelf.height - high) * wide;
-        if (wide <= shelf.free && lost <= mostLost * high * wide && (!best || lost < best.lost))
-          best = { lost, shelf, stack: null, placed, high, wide };
-      }
-    }
-  }
-  return best;
-};
-
-/** Puts a piece where it leaves least in the shelves that there are. */
-const isShelved = (bins: Bin[], type: number, isTurned: boolean, mostLost: number): boolean => {
-  const best = bestPlace(bins, type, isTurned, mostLost);
-  if (!best) return false;
-  const { shelf, stack, placed, high, wide } = best;
-  if (stack) {
-    stack.pieces.push(placed);
-    stack.free -= high;
-  } else {
-    shelf.stacks.push({ size: wide, free: shelf.height - high, pieces: [placed] });
-    shelf.free -= wide;
-  }
-  return true;
-};
-
-/** Puts a piece on a shelf of its own. */
-const takes = (bin: Bin, type: number, isTurned: boolean): boolean => {
-  const second: Axis = bin.first === 'along' ? 'across' : 'along';
-  const placed = waysIn(bin, type, isTurned).find(
-    (way) => way[bin.first] <= bin.free && way[second] <= bin.kind.room[second],
-  );
-  if (!placed) return false;
-  const height = placed[bin.first];
-  bin.shelves.push({
-    height,
-    free: bin.kind.room[second] - placed[second],
-    stacks: [{ size: placed[second], free: 0, pieces: [placed] }],
-  });
-  bin.free -= height;
-  return true;
-};
-
-/** An empty bin with a piece in it, of the `skip`-th of the stocks that hold it; the last of them where there are fewer. */
-const openedFor = (
-  type: number,
-  isTurned: boolean,
-  first: Axis,
-  kinds: BinKind[],
-  skip: number,
-): Bin | null => {
-  let opened: Bin | null = null;
-  let left = skip;
-  for (const kind of kinds) {
-    const bin: Bin = { kind, first, free: kind.room[first], shelves: [] };
-    if (!takes(bin, type, isTurned)) continue;
-    opened = bin;
-    if (left-- === 0) break;
-  }
-  return opened;
-};
-
-/** The same bin of the cheapest stock on which all that is in it has room, lying as it does. */
-const cheapest = (bin: Bin, kinds: BinKind[]): Bin => {
-  const second: Axis = bin.first === 'along' ? 'across' : 'along';
-  const high = bin.kind.room[bin.first] - bin.free;
-  const wide = Math.max(...bin.shelves.map(({ free }) => bin.kind.room[second] - free));
-  const kind = kinds.reduce((best, other) => {
-    const fits =
-      other.price < best.price &&
-      other.room[bin.first] >= high &&
-      other.room[second] >= wide &&
-      bin.shelves.every(({ stacks }) =>
-        stacks.every(({ pieces }) => pieces.every((placed) => liesOn(placed, other))),
-      );
-    return fits ? other : best;
-  }, bin.kind);
-  return kind === bin.kind ? bin : { ...bin, kind };
-};
-
-const liesOn = ({ type, along, across }: Placed, { ways }: BinKind): boolean =>
-  (ways[type] ?? []).some((way) => way.along === along && way.across === across);
-
 const costOf = (bins: Bin[]): number => bins.reduce((sum, { kind }) => sum + kind.price, 0);
-
-/** Which share of a bin its pieces take, with a kerf each way. */
-const fillOf = ({ kind: { room }, shelves }: Bin): number => {
-  let used = 0;
-  for (const { stacks } of shelves)
-    for (const { pieces } of stacks) for (const { along, across } of pieces) used += along * across;
-  return used / (room.along * room.across);
-};
 
 const isFull = (bin: Bin): boolean => fillOf(bin) >= FULL;
 
 /** More for full bins and one nearly empty than for bins that are all half full: the nearly empty one may go. */
-const fullnessOf = (bins: Bin[], kinds: BinKind[]): number => {
-  const unit = Math.min(...kinds.map(({ price }) => price)) * FULLNESS;
-  return bins.reduce((sum, bin) => sum + unit * fillOf(bin) ** 2, 0);
-};
+const fullnessOf = (bins: Bin[], unit: number): number =>
+  bins.reduce((sum, bin) => sum + unit * fillOf(bin) ** 2, 0);
 
-const patternOf = ({ kind: { stock }, first, shelves }: Bin): Pattern => {
-  const second: Axis = first === 'along' ? 'across' : 'along';
-  const counts = new Map<number, number>();
-  const typed = ({ leaf, type }: Placed): TypedLeaf => {
-    counts.set(type, (counts.get(type) ?? 0) + 1);
-    return { ...leaf, type };
-  };
-  const cutting: Cutting = {
-    axis: first,
-    parts: shelves.map(({ stacks }) =>
-      sideBySide(
-        second,
-        stacks.map(({ pieces }) => sideBySide(first, pieces.map(typed))),
-      ),
-    ),
-  };
-  return { stock, counts: [...counts].sort(([a], [b]) => a - b), cutting };
-};
-
-/** How often each pattern is used; null where the pool refused one. */
-const timesIn = (used: Pattern[], pool: PatternPool): Times | null => {
-  const counts = new Map<number, number>();
-  for (const pattern of used) {
-    const index = pool.indexOf(pattern);
-    if (index < 0) return null;
-    counts.set(index, (counts.get(index) ?? 0) + 1);
-  }
-  return [...counts];
-};
+const binPattern = ({ kind, first, shelves }: Bin): Pattern =>
+  patternOf(kind.stock, cuttingOf(first, shelves));

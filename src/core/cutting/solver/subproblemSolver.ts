@@ -53,14 +53,16 @@ const MAX_NEAR = 12_000;
 const PENALTY_FACTOR = 20;
 /** How often the penalty is raised before pieces that are still missing count as impossible. */
 const MAX_PENALTY_RAISES = 2;
-/** The heuristic and the dives leave this share of the time to what comes after. */
+/** The heuristic and the dives leave this share of the time to what comes after, and the last look this one. */
 const SHARE_LEFT = 0.6;
 const LAST_SHARE_LEFT = 0.2;
 /** Before there is a bound shelves are packed for so much of the time, and so many tries for each piece: short lists are proved at once. */
 const FIRST_SHARE = 0.12;
 const TRIES_A_PIECE = 300;
-/** From so many pieces on sheets on, whole patterns come before the bound. */
+/** From so many pieces on sheets on a bound takes long and whole patterns are quick: they come first. */
 const MANY_PIECES = 25;
+const BOUND_FIRST: readonly NextStep[] = ['relaxation', 'bound', 'heuristic', 'exact'];
+const HEURISTIC_FIRST: readonly NextStep[] = ['relaxation', 'heuristic', 'bound', 'exact'];
 
 /** Solves a subproblem for any set of stores, a step at a time. Keeps its patterns, its master and what it knows of each set. */
 export class SubproblemSolver {
@@ -71,8 +73,7 @@ export class SubproblemSolver {
   private readonly roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
   private readonly purchaser: Purchaser;
   private readonly isParted: boolean;
-  /** Of many pieces on sheets a bound takes long and whole patterns are quick: they come first. */
-  private readonly isHeuristicFirst: boolean;
+  private readonly steps: readonly NextStep[];
   private penalty: number;
   private raises = 0;
   private master: Master | null = null;
@@ -88,8 +89,8 @@ export class SubproblemSolver {
     this.pool = newPatternPool(subproblem.isAllowed);
     this.purchaser = newPurchaser(subproblem, solver, tolerance, deadline);
     this.isParted = subproblem.wood.generators.some((generator) => generator.panel !== null);
-    this.isHeuristicFirst =
-      subproblem.pieces >= MANY_PIECES && subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
+    const isOfSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
+    this.steps = isOfSheets && subproblem.pieces >= MANY_PIECES ? HEURISTIC_FIRST : BOUND_FIRST;
     this.penalty = PENALTY_FACTOR * Math.max(1, ...subproblem.program.cost);
     const byFace = faceCut(subproblem);
     if (byFace) this.cuts.push(byFace);
@@ -145,33 +146,36 @@ export class SubproblemSolver {
   }
 
   private take(state: SubproblemState): void {
-    switch (state.next) {
+    const step = state.next;
+    if (step === 'relaxation' && this.isParted) this.packFirst(state);
+    if (this.isKnown(state)) return;
+    this.runStep(step, state);
+    const next = this.steps[this.steps.indexOf(step) + 1];
+    if (next === undefined) state.isDone = true;
+    else state.next = next;
+    // With the patterns that the bound brought whole ones are looked for once more, in what is left of the time.
+    if (next === 'exact' && this.isParted && !this.isKnown(state))
+      this.lookForPatterns(state, 1 - LAST_SHARE_LEFT);
+  }
+
+  private runStep(step: NextStep, state: SubproblemState): void {
+    switch (step) {
       case 'relaxation':
-        // A plan before a bound: what the faces of all pieces must cost at the least is often what shelves come to.
-        if (this.isParted) {
-          const { pieces } = this.subproblem;
-          this.packShelves(state, FIRST_SHARE, TRIES_A_PIECE * pieces);
-          if (this.isHeuristicFirst)
-            this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(this.subproblem.wood), pieces);
-        }
-        if (this.isKnown(state)) return;
-        this.relax(state);
-        state.next = this.isHeuristicFirst ? 'heuristic' : 'bound';
-        return;
+        return this.relax(state);
       case 'bound':
-        this.raiseBound(state);
-        state.next = this.isHeuristicFirst ? 'exact' : 'heuristic';
-        if (this.isHeuristicFirst) this.lookAgain(state);
-        return;
+        return this.raiseBound(state);
       case 'heuristic':
-        this.lookForPatterns(state, 1 - SHARE_LEFT);
-        state.next = this.isHeuristicFirst ? 'bound' : 'exact';
-        if (this.isParted && !this.isHeuristicFirst) this.lookAgain(state);
-        return;
+        return this.lookForPatterns(state, 1 - SHARE_LEFT);
       case 'exact':
-        this.solveExactly(state);
-        state.isDone = true;
+        return this.solveExactly(state);
     }
+  }
+
+  /** A plan before a bound: what the faces of all pieces must cost at the least is often what shelves come to. */
+  private packFirst(state: SubproblemState): void {
+    const { pieces, wood } = this.subproblem;
+    this.packShelves(state, FIRST_SHARE, TRIES_A_PIECE * pieces);
+    if (this.steps === HEURISTIC_FIRST) this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(wood), pieces);
   }
 
   private isLate(): boolean {
@@ -230,11 +234,6 @@ export class SubproblemSolver {
     if (!this.isKnown(state)) this.solveOver(state, Math.min(this.deadline.left() / 3, 4), false);
   }
 
-  /** With the patterns that the bound brought whole ones are looked for once more, in what is left of the time. */
-  private lookAgain(state: SubproblemState): void {
-    if (!this.isKnown(state)) this.lookForPatterns(state, 1 - LAST_SHARE_LEFT);
-  }
-
   private solveExactly(state: SubproblemState): void {
     const near = this.nearTo(state, state.cost - this.tolerance);
     if (!near) return;
@@ -251,7 +250,7 @@ export class SubproblemSolver {
 
   /** Panels packed by shelves, for `share` of the time left and no more than so many tries. */
   private packShelves(state: SubproblemState, share: number, tries: number): void {
-    if (state.bound === 0) state.bound = this.purchaser.cheapest(state.stores, this.cuts).bound;
+    if (state.bound === 0) state.bound = Math.max(0, this.purchaser.cheapest(state.stores, this.cuts).bound);
     const { wood } = this.subproblem;
     const prices = this.purchaser.boardPrices(state.stores);
     this.try(state, share, (isOver) => shelfSearch(wood, this.pool, prices, isOver, tries));
