@@ -2,14 +2,10 @@
 import loadHighs from 'highs';
 import { solverOf, type Highs } from '@/core/plan/planner';
 import { shownPlan } from '@/core/plan';
-import { fuzzOne } from '@/core/plan/fuzz';
-import { randomList } from '@/core/plan/randomList';
-import { defaultSettings } from '@/core/project';
-import { sawFaults } from '@/core/sawing';
+import { fuzzOne, givenList } from '@/core/plan/fuzz';
+import { sawFaults, sequenceOf } from '@/core/sawing';
 
 const [count = 60, first = Date.now() % 1_000_000, limit = 6] = process.argv.slice(2).map(Number);
-
-const KERF = defaultSettings('in').kerf.ticks;
 
 const main = async () => {
   const solver = solverOf((await loadHighs()) as unknown as Highs);
@@ -18,9 +14,9 @@ const main = async () => {
   let longest = 0;
   for (let seed = first; seed < first + count; seed++) {
     const { faults, plan, seconds } = fuzzOne(seed, solver, limit);
-    const { settings = {} } = randomList(seed);
-    const kerf = settings.kerf?.ticks ?? KERF;
-    for (const layout of shownPlan(plan)?.layouts ?? []) faults.push(...sawFaults(layout, kerf));
+    const kerf = givenList(seed).project.settings.kerf.ticks;
+    for (const layout of shownPlan(plan)?.layouts ?? [])
+      faults.push(...sawFaults(layout, sequenceOf(layout, kerf), kerf));
     longest = Math.max(longest, seconds);
     statuses[plan?.status ?? 'none'] = (statuses[plan?.status ?? 'none'] ?? 0) + 1;
     if (faults.length > 0) faulty++;

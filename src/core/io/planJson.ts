@@ -1,7 +1,7 @@
 import { formatAngle, MICROS, toMain, toMm, type Ticks } from '../units';
 import type { Remainder, Setup } from '../cutting/model';
 import type { Buy, Cut, Layout, Plan, Point, Source } from '../plan';
-import { sequenceOf } from '../sawing';
+import { checkedSequence } from '../sawing';
 
 /** A plan as plan.json has it (formats.md): millimetres, and money in main units. */
 export interface JsonPlan {
@@ -49,9 +49,9 @@ export interface JsonLayout {
   cuts: string[];
   storeCuts: string[];
   offcuts: { x: number; y: number; length: number; width: number }[];
-  /** The saw's work for a machine, and what each piece is that it leaves: a piece by its index, an offcut, or waste. */
-  sequence: JsonSawCut[];
-  leaves: Record<string, Remainder>;
+  /** The saw's work for a machine, and what each piece is that it leaves: a piece by its index, an offcut, or waste. Absent: it did not pass the checker. */
+  sequence?: JsonSawCut[];
+  leaves?: Record<string, Remainder>;
 }
 
 export interface JsonSawCut {
@@ -127,6 +127,8 @@ const buyToJson = ({
 const sourceToJson = (source: Source): JsonLayout['source'] =>
   'owned' in source ? { owned: source.owned } : { store: source.store, item: source.item };
 
+const pointToJson = ([x, y]: Point): [number, number] => [toMm(x), toMm(y)];
+
 const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
   count: layout.count,
   source: sourceToJson(layout.source),
@@ -138,7 +140,7 @@ const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
   pieces: layout.pieces.map(({ part, group, outline }) => ({
     part,
     group,
-    outline: outline.map(([x, y]): [Ticks, Ticks] => [toMm(x), toMm(y)]),
+    outline: outline.map(pointToJson),
   })),
   cuts: layout.cuts.map(cutText),
   storeCuts: layout.storeCuts.map(cutText),
@@ -152,17 +154,17 @@ const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
 });
 
 const sequenceToJson = (layout: Layout, kerf: Ticks): Pick<JsonLayout, 'sequence' | 'leaves'> => {
-  const { cuts, leaves } = sequenceOf(layout, kerf);
-  const point = ([x, y]: Point): [number, number] => [toMm(x), toMm(y)];
+  const checked = checkedSequence(layout, kerf);
+  if (!checked) return {};
   return {
-    sequence: cuts.map(({ from, kind, line, to, setup, store }) => ({
+    sequence: checked.cuts.map(({ from, kind, line, to, setup, store }) => ({
       from,
       kind,
-      line: [point(line[0]), point(line[1])],
+      line: [pointToJson(line[0]), pointToJson(line[1])],
       to,
       setup: setupText(setup),
       ...(store ? { store } : {}),
     })),
-    leaves,
+    leaves: checked.leaves,
   };
 };

@@ -1,5 +1,5 @@
 import { formatLength, formatMoney, formatTag, type LengthUnit } from '../units';
-import { proofTerms, sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
+import { facesText, proofTerms, sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
 
 /** A plan as text that a person can take to the store: what to buy where, and every board with its cuts. */
 export const planText = (plan: Plan, unit: LengthUnit): string => {
@@ -33,10 +33,7 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
     );
     for (const { kind, at, on } of layout.storeCuts)
       lines.push(`    at the store: ${kind} at ${length(at)}${on ? ` of ${on}` : ''}`);
-    const size = (along: number, across: number): string =>
-      layout.kind === 'board' && across >= layout.width
-        ? length(along)
-        : `${length(along)} x ${length(across)}`;
+    const size = (along: number, across: number): string => facesText(layout, along, across, unit);
     for (const { part, group, outline } of layout.pieces) {
       const { along, across } = sidesOf(outline);
       lines.push(`    ${size(along, across)}  ${part} (${group})`);

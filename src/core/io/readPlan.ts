@@ -21,7 +21,6 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
   const need = (isRight: boolean, place: string, sentence: string): void => {
     if (!isRight) problems.push({ code: 'plan', place: `${file}: ${place}`, sentence });
   };
-  const isNumber = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
   const isText = (value: unknown): boolean => typeof value === 'string';
   if (!isObject(json) || Array.isArray(json))
     return { ok: false, problems: [{ code: 'plan', place: file, sentence: 'this is no plan' }] };
@@ -67,7 +66,7 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
           isText(piece.part) &&
           isText(piece.group) &&
           Array.isArray(piece.outline) &&
-          piece.outline.every((corner) => isPoint(corner, isNumber)),
+          piece.outline.every(isPoint),
       );
     need(areRight, `${place}.pieces`, 'are not pieces with their outlines');
     const { storeCuts, offcuts, sequence, leaves } = layout as Partial<JsonLayout>;
@@ -155,11 +154,11 @@ const pointInTicks = ([x, y]: [number, number]): [number, number] => [x * TICKS_
 const isList = (value: unknown, test: (one: unknown) => boolean): boolean =>
   Array.isArray(value) && value.every(test);
 
-const isSize = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
+const isNumber = (value: unknown): boolean => typeof value === 'number' && Number.isFinite(value);
 
 const isRectangle = (value: unknown): boolean =>
   isObject(value) &&
-  ['x', 'y', 'length', 'width'].every((key) => isSize((value as Record<string, unknown>)[key]));
+  ['x', 'y', 'length', 'width'].every((key) => isNumber((value as Record<string, unknown>)[key]));
 
 const isId = (value: unknown): boolean => Number.isInteger(value) && (value as number) >= 0;
 
@@ -171,7 +170,7 @@ const isSawCut = (value: unknown): boolean => {
   return (
     isId(from) &&
     (kind === 'crosscut' || kind === 'rip') &&
-    isList(line, (point) => isPoint(point, isSize)) &&
+    isList(line, isPoint) &&
     (line as unknown[]).length === 2 &&
     isList(to, (id) => id === null || isId(id)) &&
     (to as unknown[]).length === 2 &&
@@ -181,5 +180,5 @@ const isSawCut = (value: unknown): boolean => {
 
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 
-const isPoint = (value: unknown, isNumber: (one: unknown) => boolean): boolean =>
+const isPoint = (value: unknown): boolean =>
   Array.isArray(value) && value.length === 2 && value.every(isNumber);

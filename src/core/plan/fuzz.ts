@@ -12,6 +12,17 @@ export interface FuzzResult {
   seconds: number;
 }
 
+/** The random list of a seed as a project and its price book, with what is on the rack. */
+export const givenList = (seed: number): ReturnType<typeof fromCsv> => {
+  const { rack, ...list } = randomList(seed);
+  const given = fromCsv(list);
+  const entries = rack.map((entry, index) => ({ ...entry, id: `r${index}` }));
+  return {
+    ...given,
+    book: { ...given.book, rack: Object.fromEntries(entries.map((entry) => [entry.id, entry])) },
+  };
+};
+
 /**
  * Plans the list of a seed within `limit` seconds and holds the plan against what must always be true: it does not crash, it
  * passes its check, it is not dearer than buying by hand, what cannot be made has a reason and all else a plan, the bound is
@@ -23,12 +34,8 @@ export const fuzzOne = (
   limit: number,
   allowed = limit * 1.1 + 0.5,
 ): FuzzResult => {
-  const { rack, ...list } = randomList(seed);
-  const given = fromCsv(list);
-  const book = {
-    ...given.book,
-    rack: Object.fromEntries(rack.map((entry, index) => [`r${index}`, { ...entry, id: `r${index}` }])),
-  };
+  const given = givenList(seed);
+  const { book } = given;
   const input = planInput(given.project, book);
   const began = performance.now();
   const faults: string[] = [];

@@ -12,5 +12,5 @@ export type { Progress } from '../cutting/solver';
 export { isSameLack, shownBeside } from './lack';
 export { thing } from './problems';
 export { proofTerms } from './proof';
-export { faceOf, sidesOf, thicknessOf, usefulOffcuts } from './outline';
+export { faceOf, facesText, sidesOf, thicknessOf, usefulOffcuts } from './outline';
 export { keepForBegun, rackClaims, rackUse, type RackClaim } from './rackClaims';

@@ -1,4 +1,4 @@
-import { fromInches, type Ticks } from '../units';
+import { formatLength, fromInches, type LengthUnit, type Ticks } from '../units';
 import { actualThickness, parseSection, parseThickness } from '../lumber';
 import type { Layout, Offcut, Point } from '../cutting/model';
 
@@ -12,6 +12,17 @@ export const sidesOf = (outline: Point[]): { along: Ticks; across: Ticks } => {
   };
   return { along: Math.max(edge(low), edge(high)), across: high - low };
 };
+
+/** The sides of something on a layout; of what is as wide as its board the length says enough. */
+export const facesText = (
+  { kind, width }: Pick<Layout, 'kind' | 'width'>,
+  along: Ticks,
+  across: Ticks,
+  unit: LengthUnit,
+): string =>
+  kind === 'board' && across >= width
+    ? formatLength(along, unit)
+    : `${formatLength(along, unit)} x ${formatLength(across, unit)}`;
 
 /** The face of a piece, in square ticks. */
 export const faceOf = (outline: Point[]): number =>

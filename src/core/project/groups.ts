@@ -26,3 +26,7 @@ export const partLetters = (project: Project): Record<string, string> =>
       .flatMap(cutParts)
       .map(({ id }, index) => [id, letterOf(index)]),
   );
+
+/** A part by its letter and its name: `A Leg`. */
+export const withLetter = (letters: Record<string, string>, partId: string, name: string): string =>
+  `${letters[partId] ?? ''} ${name}`.trim();

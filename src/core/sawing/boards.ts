@@ -1,17 +1,19 @@
 import type { Ticks } from '../units';
 import type { Layout, SawCut, Sequence } from '../cutting/model';
-import { sawFaults } from './sawFaults';
-import { sequenceOf } from './sequence';
+import { textHash } from '../textHash';
+import { checkedSequence } from './checked';
+import { countSetups } from './setups';
 
 /** One board or sheet that is to be sawn, with its cuts in their order. */
 export interface SawBoard {
   /** The same for the same cuts on the same stock, whatever else of the plan changes. */
   key: string;
   layout: Layout;
-  /** Its place among the drawings of the plan, from one, and which of those that are cut alike it is. */
+  /** Its place among the drawings of the plan, from one. */
   number: number;
-  nth: number;
   sequence: Sequence;
+  /** How often the saw is set for it. */
+  setups: number;
 }
 
 /**
@@ -23,35 +25,25 @@ export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[
   const refused: number[] = [];
   const seen = new Map<string, number>();
   for (const [index, layout] of layouts.entries()) {
-    const sequence = sequenceOf(layout, kerf);
-    if (sawFaults(layout, kerf, sequence).length > 0) {
+    const sequence = checkedSequence(layout, kerf);
+    if (!sequence) {
       refused.push(index + 1);
       continue;
     }
-    for (let nth = 1; nth <= layout.count; nth++) {
-      const name = nameOf(layout, kerf);
-      const before = seen.get(name) ?? 0;
-      seen.set(name, before + 1);
-      boards.push({ key: `${name}#${before + 1}`, layout, number: index + 1, nth, sequence });
-    }
+    const setups = countSetups(sequence.cuts);
+    const name = nameOf(layout, kerf);
+    const before = seen.get(name) ?? 0;
+    seen.set(name, before + layout.count);
+    for (let nth = 1; nth <= layout.count; nth++)
+      boards.push({ key: `${name}#${before + nth}`, layout, number: index + 1, sequence, setups });
   }
   return { boards, refused };
 };
 
 /** A short name for what is cut and from what. */
 const nameOf = ({ section, material, length, width, pieces }: Layout, kerf: Ticks): string => {
-  const text = JSON.stringify([
-    section,
-    material,
-    length,
-    width,
-    kerf,
-    pieces.map(({ partId, outline }) => [partId, outline]),
-  ]);
-  // FNV-1a, in 32 bits.
-  let hash = 0x811c9dc5;
-  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
-  return `${section}-${(hash >>> 0).toString(36)}`;
+  const made = pieces.map(({ partId, outline }) => [partId, outline]);
+  return textHash(JSON.stringify([section, material, length, width, kerf, made]));
 };
 
 /** The pieces of a layout, by their index, that are cut free once so many cuts are done. */

@@ -1,4 +1,4 @@
 export { boardsToSaw, leftBy, piecesFree, type SawBoard } from './boards';
-export { sequenceOf, type Sawn } from './sequence';
-export { sawFaults } from './sawFaults';
-export { countSetups, setupKey } from './setups';
+export { checkedSequence, sawFaults } from './checked';
+export { sequenceOf } from './sequence';
+export { countSetups } from './setups';

@@ -42,7 +42,7 @@ export const along = (
 /** A side moved along the board. */
 export const moved = ([low, high]: Side, by: number): Side => [low + by, high + by];
 
-/** What is cut out of a layout: its pieces, then its offcuts; an offcut through which a store cut goes, in parts. */
+/** What is cut out of a layout: its pieces, then its offcuts. */
 export const targetsOf = ({ pieces, offcuts }: Pick<Layout, 'pieces' | 'offcuts'>): Target[] => [
   ...pieces.map(({ outline }, index): Target => ({ ...regionOf(outline), is: index })),
   ...offcuts.map(({ x, y, length, width }): Target => ({

@@ -2,19 +2,14 @@ import * as fc from 'fast-check';
 import { fromCsv } from '../testing';
 import { planInput, shownPlan, type Layout } from '../plan';
 import { firstPlan } from '../plan/planner';
-import { randomList } from '../plan/randomList';
+import { givenList } from '../plan/fuzz';
 import { countSetups, sawFaults, sequenceOf } from '.';
 
 /** The layouts of a first plan of the random list of a seed, and what its saw takes. */
 const layoutsOf = (seed: number): { layouts: Layout[]; kerf: number } => {
-  const { rack, ...list } = randomList(seed);
-  const given = fromCsv(list);
-  const book = {
-    ...given.book,
-    rack: Object.fromEntries(rack.map((entry, index) => [`r${index}`, { ...entry, id: `r${index}` }])),
-  };
-  const plan = shownPlan(firstPlan(planInput(given.project, book)));
-  return { layouts: plan?.layouts ?? [], kerf: given.project.settings.kerf.ticks };
+  const { project, book } = givenList(seed);
+  const plan = shownPlan(firstPlan(planInput(project, book)));
+  return { layouts: plan?.layouts ?? [], kerf: project.settings.kerf.ticks };
 };
 
 test('what the saw does leaves the pieces and offcuts of every layout of 500 random lists', () => {
@@ -23,7 +18,7 @@ test('what the saw does leaves the pieces and offcuts of every layout of 500 ran
     const of = layoutsOf(seed);
     for (const [index, layout] of of.layouts.entries()) {
       const sequence = sequenceOf(layout, of.kerf);
-      const faults = sawFaults(layout, of.kerf, sequence);
+      const faults = sawFaults(layout, sequence, of.kerf);
       if (faults.length > 0)
         throw new Error(`seed ${seed}, layout ${index}: ${faults.join('; ')}\n${JSON.stringify(layout)}`);
       layouts++;
@@ -81,7 +76,7 @@ test('a sequence that is changed anywhere is refused', () => {
         if (change === 'silent') delete leaves[id];
         if (change === 'store') cut.store = cut.store ? undefined : true;
         const saw = change === 'kerf' ? kerf + 40 : kerf;
-        expect(sawFaults(layout, saw, { cuts, leaves })).not.toEqual([]);
+        expect(sawFaults(layout, { cuts, leaves }, saw)).not.toEqual([]);
       },
     ),
     { numRuns: 300 },

@@ -17,7 +17,7 @@ import {
 } from './regions';
 
 /** What of a layout its sequence follows from. */
-export type Sawn = Pick<Layout, 'kind' | 'length' | 'width' | 'pieces' | 'offcuts' | 'storeCuts'>;
+type Sawn = Pick<Layout, 'kind' | 'length' | 'width' | 'pieces' | 'offcuts' | 'storeCuts'>;
 
 /**
  * The saw's work on one board of a layout, cut by cut, so that its pieces and offcuts are left: what the store saws first, then
@@ -42,21 +42,20 @@ class Sawing {
 
   start(): void {
     const { length, width, storeCuts } = this.layout;
-    let id: number | null = 0;
-    let board: Region = { bottom: 0, top: width, left: [0, 0], right: [length, length] };
+    let rest: Rest = { id: 0, region: { bottom: 0, top: width, left: [0, 0], right: [length, length] } };
     let targets = targetsOf(this.layout);
     for (const { kind, at } of [...storeCuts].sort((a, b) => a.at - b.at)) {
-      if (id === null) break;
-      const made: Parted =
+      if (rest.id === null) break;
+      const { low, high } =
         kind === 'rip'
-          ? this.rip(id, board, at, true)
-          : this.crosscut(id, board, this.sideAt(at, targets), { isStore: true });
+          ? this.rip(rest.id, rest.region, at, true)
+          : this.crosscut(rest.id, rest.region, this.sideAt(at, targets), { isStore: true });
       const isBefore = (target: Region) => (kind === 'rip' ? target.top : rightOf(target)) <= at + NEAR;
-      this.take(made.before, made.low, targets.filter(isBefore));
+      this.take(low, targets.filter(isBefore));
       targets = targets.filter((target) => !isBefore(target));
-      [id, board] = [made.after, made.high];
+      rest = high;
     }
-    this.take(id, board, targets);
+    this.take(rest, targets);
   }
 
   /** Where the store cuts across: between nested slants it turns the saw as they lie. */
@@ -66,30 +65,25 @@ class Sawing {
     return isClear || !slanted ? [at, at] : slanted.right;
   }
 
-  /** Cuts all of `targets` out of a region. */
-  private take(id: number | null, region: Region, targets: Target[]): void {
+  /** Cuts all of `targets` out of what is left. */
+  private take({ id, region }: Rest, targets: Target[]): void {
     if (id === null) return;
     const [only, ...others] = targets;
     if (!only) return void (this.leaves[id] = 'waste');
     if (others.length === 0 && isSameRegion(only, region)) return void (this.leaves[id] = only.is);
     const bounds = boundsOf(targets);
-    if (bounds.top < region.top - NEAR) {
-      const { before, low, after } = this.rip(id, region, bounds.top);
-      this.waste(after);
-      return this.take(before, low, targets);
-    }
-    if (bounds.bottom > region.bottom + NEAR) {
-      const { before, after, high } = this.rip(id, region, bounds.bottom - this.kerf);
-      this.waste(before);
-      return this.take(after, high, targets);
-    }
+    if (bounds.top < region.top - NEAR) return this.shareOut(this.rip(id, region, bounds.top), targets, []);
+    if (bounds.bottom > region.bottom + NEAR)
+      return this.shareOut(this.rip(id, region, bounds.bottom - this.kerf), [], targets);
     if (targets.every(({ bottom, top }) => isNear(bottom, region.bottom) && isNear(top, region.top)))
       return this.takeRow(id, region, targets);
     this.part(id, region, targets, bounds);
   }
 
-  private waste(id: number | null): void {
-    if (id !== null) this.leaves[id] = 'waste';
+  /** Cuts on on both sides of a cut; where there is no target is waste. */
+  private shareOut({ low, high }: Parted, before: Target[], after: Target[]): void {
+    this.take(low, before);
+    this.take(high, after);
   }
 
   /** Parts a region between targets by a cut clean through: a whole board into strips first, a strip into lengths. */
@@ -97,64 +91,47 @@ class Sawing {
     const { length, width } = this.layout;
     const isWhole =
       isNear(rightOf(region) - leftOf(region), length) || isNear(region.top - region.bottom, width);
-    const rips = groupsAlong(targets, 'y', this.kerf);
-    const crosscuts = groupsAlong(targets, 'x', this.kerf);
-    if (rips.length > 1 && (isWhole || crosscuts.length < 2)) {
-      const first = rips[0] as Target[];
-      const { before, low, after, high } = this.rip(id, region, boundsOf(first).top);
-      this.take(before, low, first);
-      return this.take(
-        after,
-        high,
-        targets.filter((target) => !first.includes(target)),
-      );
-    }
+    const [strip = [], ...strips] = groupsAlong(targets, 'y', this.kerf);
+    const [segment = [], ...segments] = groupsAlong(targets, 'x', this.kerf);
+    if (strips.length > 0 && (isWhole || segments.length === 0))
+      return this.shareOut(this.rip(id, region, boundsOf(strip).top), strip, strips.flat());
     const left = leftOf(bounds);
     if (left > leftOf(region) + NEAR) {
-      const { before, after, high } = this.crosscut(id, region, [left - this.kerf, left - this.kerf], {
-        isEnd: true,
-      });
-      this.waste(before);
-      return this.take(after, high, targets);
+      const at = left - this.kerf;
+      return this.shareOut(this.crosscut(id, region, [at, at], { isEnd: true }), [], targets);
     }
-    const first = crosscuts[0] ?? [];
-    if (crosscuts.length < 2) throw new Error('a layout that no saw can part');
-    const at = rightOf(boundsOf(first));
-    const { before, low, after, high } = this.crosscut(id, region, [at, at]);
-    this.take(before, low, first);
-    this.take(
-      after,
-      high,
-      targets.filter((target) => !first.includes(target)),
-    );
+    // What no saw can part is left unnamed, for the checker to find.
+    if (segments.length === 0) return;
+    const at = rightOf(boundsOf(segment));
+    this.shareOut(this.crosscut(id, region, [at, at]), segment, segments.flat());
   }
 
   /** Cuts targets that are as wide as their region from it, from the left: slanted where their ends are. */
   private takeRow(id: number, region: Region, targets: Target[]): void {
     const row = [...targets].sort((a, b) => middleOf(a) - middleOf(b));
-    let rest: { id: number | null; region: Region } = { id, region };
+    let rest: Rest = { id, region };
     // An end that is cut across the thickness is drawn square: the cut that slants it is made all the same.
     let isBevelThere = false;
     for (const target of row) {
-      if (rest.id === null) throw new Error('a layout that no saw can part');
+      if (rest.id === null) return;
       const isBevelled = this.bevelOf(target, true) > 0 && !isBevelThere;
       if (isBevelled || !isSameSide(rest.region.left, target.left)) {
         const at = moved(target.left, -along(this.kerf, target.left, region));
-        const clean = this.crosscut(rest.id, rest.region, at, { isEnd: true, target });
-        this.waste(clean.before);
-        rest = { id: clean.after, region: { ...clean.high, left: target.left } };
+        const { low, high } = this.crosscut(rest.id, rest.region, at, { isEnd: true, target });
+        this.take(low, []);
+        rest = { id: high.id, region: { ...high.region, left: target.left } };
       }
-      if (rest.id === null) throw new Error('a layout that no saw can part');
+      if (rest.id === null) return;
       isBevelThere = this.bevelOf(target, false) > 0;
       if (!isBevelThere && isSameSide(rest.region.right, target.right)) {
         this.leaves[rest.id] = target.is;
         return;
       }
-      const parted = this.crosscut(rest.id, rest.region, target.right, { target });
-      if (parted.before !== null) this.leaves[parted.before] = target.is;
-      rest = { id: parted.after, region: parted.high };
+      const { low, high } = this.crosscut(rest.id, rest.region, target.right, { target });
+      if (low.id !== null) this.leaves[low.id] = target.is;
+      rest = high;
     }
-    this.waste(rest.id);
+    this.take(rest, []);
   }
 
   private next(): number {
@@ -162,7 +139,7 @@ class Sawing {
   }
 
   private rip(from: number, region: Region, at: number, isStore = false): Parted {
-    const { bottom, top, left, right } = region;
+    const { bottom, top } = region;
     const [x0, x1] = [leftOf(region), rightOf(region)];
     const before = at - bottom > NEAR ? this.next() : null;
     const after = top - at - this.kerf > NEAR ? this.next() : null;
@@ -178,10 +155,8 @@ class Sawing {
       ...(isStore ? { store: true as const } : {}),
     });
     return {
-      before,
-      after,
-      low: { bottom, top: at, left, right },
-      high: { bottom: at + this.kerf, top, left, right },
+      low: { id: before, region: { ...region, top: at } },
+      high: { id: after, region: { ...region, bottom: at + this.kerf } },
     };
   }
 
@@ -210,7 +185,10 @@ class Sawing {
       setup: isEnd ? { tool: 'end', angle, bevel } : { tool: 'stop', stop, angle, bevel },
       ...(isStore ? { store: true as const } : {}),
     });
-    return { before, after, low: { ...region, right: at }, high: { ...region, left: beyond } };
+    return {
+      low: { id: before, region: { ...region, right: at } },
+      high: { id: after, region: { ...region, left: beyond } },
+    };
   }
 
   /** How far the blade is tilted for an end of a piece that is cut across its thickness; of one slanted end, for the far one. */
@@ -222,12 +200,16 @@ class Sawing {
   }
 }
 
-/** What a cut makes of a region: ids where something is left, and what it is. */
+/** What is left on a side of a cut; null: nothing. */
+interface Rest {
+  id: number | null;
+  region: Region;
+}
+
+/** What a cut makes of a region: before its line, and beyond its kerf. */
 interface Parted {
-  before: number | null;
-  after: number | null;
-  low: Region;
-  high: Region;
+  low: Rest;
+  high: Rest;
 }
 
 const degrees = (radians: number): Degrees => Math.round((radians * 1800) / Math.PI) / 10;

@@ -1,5 +1,5 @@
 export { verifyPlan } from './verifyPlan';
-export { replay, type LayoutToSaw } from './replay';
+export { replay } from './replay';
 export {
   sizeOf,
   type CheckAgainst,

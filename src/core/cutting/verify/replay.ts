@@ -1,4 +1,5 @@
 import type { Ticks } from '../../units';
+import type { Offcut } from '../model';
 import { NEAR } from './geometry';
 import type { LayoutToCheck, Note, SequenceToCheck } from './types';
 
@@ -6,8 +7,8 @@ type Point = [x: number, y: number];
 type Polygon = Point[];
 
 /** A layout with what its sequence must leave. */
-export type LayoutToSaw = Pick<LayoutToCheck, 'length' | 'width' | 'pieces' | 'storeCuts' | 'section'> & {
-  offcuts: { x: Ticks; y: Ticks; length: Ticks; width: Ticks }[];
+type LayoutToSaw = Pick<LayoutToCheck, 'length' | 'width' | 'pieces' | 'storeCuts' | 'section'> & {
+  offcuts: Offcut[];
 };
 
 /**
@@ -28,8 +29,12 @@ export const replay = (
     if (!from) return wrong(index, `is made on ${cut.from}, and there is no such piece`);
     there.delete(cut.from);
     if (!runsAs(cut)) wrong(index, `is no ${cut.kind}`);
-    if (!reachesThrough(cut.line, from)) wrong(index, 'does not go right through its piece');
-    const made = [before(from, cut), beyond(from, cut, kerf)] as const;
+    if (!reachesThrough(cut, from)) wrong(index, 'does not go right through its piece');
+    const distance = distanceOf(cut);
+    const made = [
+      clip(from, (point) => -distance(point)),
+      clip(from, (point) => distance(point) - kerf),
+    ] as const;
     for (const side of [0, 1] as const) {
       const id = cut.to[side];
       const isLeft = isSomething(made[side]);
@@ -102,10 +107,6 @@ const distanceOf = ({ kind, line: [[x0, y0], [x1, y1]] }: Line) => {
   return ([x, y]: Point): number => (x - x0) * nx + (y - y0) * ny;
 };
 
-const before = (polygon: Polygon, cut: Line): Polygon => clip(polygon, (point) => -distanceOf(cut)(point));
-const beyond = (polygon: Polygon, cut: Line, kerf: number): Polygon =>
-  clip(polygon, (point) => distanceOf(cut)(point) - kerf);
-
 /** The part of a convex polygon where `inside` is not negative. */
 const clip = (polygon: Polygon, inside: (point: Point) => number): Polygon =>
   polygon.flatMap((point, index) => {
@@ -117,17 +118,12 @@ const clip = (polygon: Polygon, inside: (point: Point) => number): Polygon =>
   });
 
 /** Whether a line that is given by its ends reaches over all of a polygon: the cut does not stop inside it. */
-const reachesThrough = ([[x0, y0], [x1, y1]]: [Point, Point], polygon: Polygon): boolean => {
+const reachesThrough = (cut: Line, polygon: Polygon): boolean => {
+  const [[x0, y0], [x1, y1]] = cut.line;
   const long = Math.hypot(x1 - x0, y1 - y0);
   if (!(long > 0)) return false;
   const at = ([x, y]: Point): number => ((x - x0) * (x1 - x0) + (y - y0) * (y1 - y0)) / long;
-  const distance = distanceOf({
-    kind: Math.abs(x1 - x0) > Math.abs(y1 - y0) ? 'rip' : 'crosscut',
-    line: [
-      [x0, y0],
-      [x1, y1],
-    ],
-  });
+  const distance = distanceOf(cut);
   // Only where the line is in the piece must it reach: beside it, where a slanted piece reaches further, it need not.
   return clip(
     clip(polygon, (point) => distance(point) + NEAR),

@@ -27,10 +27,11 @@ export const verifyPlan = (plan: PlanToCheck, against: CheckAgainst): Problem[] 
   const pieces: MadePieces[] = [];
   const wanted = wantedOf(against.parts);
   const partsOf = (piece: { part: string; group: string }) => wanted.get(keyOf(piece)) ?? [];
-  for (const layout of plan.layouts)
+  for (const layout of plan.layouts) {
     checkLayout(layout, partsOf, against, note, (fitting) => pieces.push({ fitting, count: layout.count }));
-  for (const { sequence, offcuts = [], ...layout } of plan.layouts)
+    const { sequence, offcuts = [] } = layout;
     if (sequence) replay({ ...layout, offcuts }, sequence, against.settings.kerf.ticks, note);
+  }
   checkMade(plan, wanted, countMade(pieces), against, note);
   checkSupply(plan, against, note);
   checkSpares(plan, against, note);
