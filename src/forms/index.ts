@@ -1,3 +1,4 @@
 export * from './Explained';
 export * from './PurchaseForm';
 export * from './WorkFields';
+export * from './DrawnLayout';

@@ -193,38 +193,49 @@ export const changeBook = (commands: WorkspaceCommand | WorkspaceCommand[]): voi
 /** Puts the sample projects, as far as they are not there, beside what is. */
 export const bringSamples = (): Promise<void> => services().workspace.bringSamples();
 
-/** Deletes the samples, with their stores and prices; the notice offers to undo it. */
-export const removeSamples = (): void => {
+/** Deletes projects, to be had back for 30 days, and does commands to the price book; the notice offers to undo both. */
+const clearAway = (
+  isGone: (project: Project) => boolean,
+  commandsFor: (book: Book) => WorkspaceCommand[],
+  text: string,
+): void => {
   const { workspace } = services();
   const { state } = workspace;
   if (!state) return;
-  const projects = Object.values(state.records)
-    .filter(({ project, deletedAt }) => project.isSample && deletedAt === null)
+  const gone = Object.values(state.records)
+    .filter(({ project, deletedAt }) => deletedAt === null && isGone(project))
     .map(({ project }) => project.id);
-  for (const id of projects) workspace.setDeleted(id, Date.now());
-  const stores = Object.values(state.book.book.stores).filter(({ isSample }) => isSample);
-  workspace.dispatch(stores.map(({ id }) => ({ type: 'removeStore', storeId: id })));
+  for (const id of gone) workspace.setDeleted(id, Date.now());
+  const commands = commandsFor(state.book.book);
+  workspace.dispatch(commands);
   const undo = () => {
-    for (const id of projects) workspace.setDeleted(id, null);
-    workspace.step(null, 'undo');
+    for (const id of gone) workspace.setDeleted(id, null);
+    // Where nothing was done to the book, its last step is another one.
+    if (commands.length > 0) workspace.step(null, 'undo');
   };
-  notify({ text: 'The samples are removed.', action: { label: 'Undo', run: undo } });
+  notify({ text, action: { label: 'Undo', run: undo } });
 };
 
-/** Deletes all projects (to be had back for 30 days), stores and prices; the notice offers to undo it. */
-export const startEmpty = (): void => {
-  const { workspace } = services();
-  const open = Object.values(workspace.state?.records ?? {})
-    .filter(({ deletedAt }) => deletedAt === null)
-    .map(({ project }) => project.id);
-  for (const id of open) workspace.setDeleted(id, Date.now());
-  workspace.dispatch({ type: 'clear' });
-  const undo = () => {
-    for (const id of open) workspace.setDeleted(id, null);
-    workspace.step(null, 'undo');
-  };
-  notify({ text: 'Billet is empty now.', action: { label: 'Undo', run: undo } });
-};
+/** Deletes the samples, with their stores and prices. */
+export const removeSamples = (): void =>
+  clearAway(
+    (project) => sideOf(project) === 'samples',
+    ({ stores }) =>
+      Object.values(stores)
+        .filter((store) => sideOf(store) === 'samples')
+        .map(({ id }) => ({ type: 'removeStore', storeId: id })),
+    'The samples are removed.',
+  );
+
+/** Deletes all projects, stores and prices. */
+export const startEmpty = (): void =>
+  clearAway(
+    () => true,
+    ({ stores, prices }) => (isEmpty(stores) && isEmpty(prices) ? [] : [{ type: 'clear' }]),
+    'Billet is empty now.',
+  );
+
+const isEmpty = (section: object): boolean => Object.keys(section).length === 0;
 
 /** Says so when the project that is open here was changed in another tab: what is on screen changes under the hand. */
 const tellOfOtherTab = (id: string): void => {

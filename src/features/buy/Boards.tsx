@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { capital } from '@/core/capital';
-import { formatLength, formatStockLength, type LengthUnit } from '@/core/units';
-import { sidesOf, usefulOffcuts, type Layout, type Plan } from '@/core/plan';
-import { partLetters, tagName, type Project } from '@/core/project';
-import { isFibreboard, materialOf, nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
-import { SectionHeader, Button, LayoutDrawing, Row, SegmentedButtons, useColors, Text } from '@/ui';
+import { formatLength } from '@/core/units';
+import type { Layout, Plan } from '@/core/plan';
+import { partLetters, type Project } from '@/core/project';
+import { nameKey, type OwnMaterials } from '@/core/lumber';
+import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
+import { SectionHeader, Button, Row, SegmentedButtons, Text } from '@/ui';
 
 const ZOOMS = [
   { value: '1', label: 'Whole' },
@@ -78,14 +79,6 @@ export const Boards = ({
   );
 };
 
-/** Where a board that is there already is from. */
-const ownedWords = (name: string, { purchases }: Project): string => {
-  const isBought = purchases.some(({ lines }) =>
-    lines.some(({ item }) => nameKey(tagName(item)) === nameKey(name)),
-  );
-  return isBought ? 'bought' : 'from the rack';
-};
-
 interface DrawnProps {
   layout: Layout;
   number: number;
@@ -99,53 +92,28 @@ interface DrawnProps {
 }
 
 const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onChoose }: DrawnProps) => {
-  const colors = useColors();
   const { unit } = project;
-  const letters = partLetters(project);
   const noun = layout.kind === 'sheet' ? 'Sheet' : 'Board';
-  const size =
-    layout.kind === 'sheet'
-      ? sides(layout.length, layout.width, unit)
-      : formatStockLength(layout.length, unit);
-  const from = 'owned' in layout.source ? ownedWords(layout.source.owned, project) : layout.source.store;
-  const pieces = layout.pieces.map((piece, index) => ({
-    key: `${index}`,
-    partId: piece.partId,
-    outline: piece.outline,
-    name: `${letters[piece.partId] ?? ''} ${piece.part}`.trim(),
-    letter: letters[piece.partId],
-    size: sizeOf(layout, piece.outline, unit),
-    isChosen: piece.partId === chosen?.partId,
-  }));
-  const offcuts = usefulOffcuts(layout.offcuts).map((offcut) => ({
-    ...offcut,
-    size: isWhole(layout, offcut.width)
-      ? formatLength(offcut.length, unit)
-      : sides(offcut.length, offcut.width, unit),
-  }));
-  const left =
-    offcuts.length > 0 ? `left over ${offcuts.map((offcut) => offcut.size).join(', ')}` : 'nothing left over';
+  const drawn = drawnOf(layout, partLetters(project), unit);
+  const pieces = drawn.pieces.map((piece) => ({ ...piece, isChosen: piece.partId === chosen?.partId }));
   const kinds = [...new Map(pieces.map((piece) => [piece.partId, piece])).values()];
   return (
     <View style={styles.drawn}>
       <View style={styles.title}>
-        <Text>{`${noun} ${number}: ${size}`}</Text>
+        <Text>{`${noun} ${number}: ${drawn.size}`}</Text>
         <Text size="small" tone="soft" align="right" style={styles.grow}>
-          {from} · {layout.count === 1 ? 'one like this' : `${layout.count} like this`}
+          {sourceWords(layout, project)} ·{' '}
+          {layout.count === 1 ? 'one like this' : `${layout.count} like this`}
         </Text>
       </View>
-      <LayoutDrawing
-        kind={layout.kind}
-        hasGrain={!isFibreboard(materialOf(layout.material, own).panel)}
-        length={layout.length}
-        width={layout.width}
+      <DrawnLayout
+        layout={layout}
+        drawn={drawn}
+        own={own}
         longest={longest}
         zoom={zoom}
-        color={colors.wood[woodTone(layout.material, own)]}
         pieces={pieces}
-        offcuts={offcuts}
         onPiece={(key) => onChoose(pieces[Number(key)]?.partId ?? '')}
-        label={`${size} ${layout.material}: ${pieces.map((piece) => `${piece.name} ${piece.size}`).join(', ')}, ${left}`}
       />
       <View style={styles.kinds}>
         {kinds.map(({ partId, name, size: length }) => {
@@ -168,7 +136,7 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
           ...layout.storeCuts.map(
             (cut) => `The store saws it at ${formatLength(cut.at, unit)}, so that it goes in the car.`,
           ),
-          `${capital(left)}.`,
+          `${capital(drawn.left)}.`,
         ].join(' ')}
       </Text>
       {chosen?.number === number ? (
@@ -214,17 +182,6 @@ const Where = ({
       </View>
     </Row>
   );
-};
-
-const sides = (length: number, width: number, unit: LengthUnit): string =>
-  `${formatLength(length, unit)} x ${formatLength(width, unit)}`;
-
-/** Whether something is as wide as its board: then its length says enough. */
-const isWhole = ({ kind, width }: Layout, across: number): boolean => kind === 'board' && across >= width;
-
-const sizeOf = (layout: Layout, outline: [number, number][], unit: LengthUnit): string => {
-  const { along, across } = sidesOf(outline);
-  return isWhole(layout, across) ? formatLength(along, unit) : sides(along, across, unit);
 };
 
 const styles = StyleSheet.create({

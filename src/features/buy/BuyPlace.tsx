@@ -5,7 +5,7 @@ import { Link } from 'expo-router';
 import { explainToBuy, explainVerdict, recordPurchase } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
 import { formatLength, formatMoney } from '@/core/units';
-import { planCost, proofTerms, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { planCost, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
 import { tagName } from '@/core/project';
 import {
@@ -38,7 +38,8 @@ import { CheaperWays } from './CheaperWays';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
 import { Needless } from './Needless';
-import { NotInSums, things, Unpriced, unpricedNeeds } from './Unpriced';
+import { NotInSums, Unpriced, unpricedNeeds } from './Unpriced';
+import { doingWords, proofWords, verdictOf } from './words';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { RackClaims } from './RackClaims';
@@ -198,14 +199,6 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   );
 };
 
-/** The verdict on a plan, as it is stamped. */
-const verdictOf = (plan: Plan): string =>
-  shownPlan(plan)?.status !== 'proved'
-    ? 'not proved'
-    : plan.problems.length > 0
-      ? 'proved for the rest'
-      : 'proved cheapest';
-
 /** Whether something has gone on for a second: what is over sooner needs no button. */
 const useForAWhile = (isOn: boolean): boolean => {
   const [isLong, setLong] = useState(false);
@@ -219,42 +212,6 @@ const useForAWhile = (isOn: boolean): boolean => {
   }, [isOn]);
   return isLong;
 };
-
-/** How far the plan is to be trusted, in money. */
-const proofWords = (plan: Plan, unpriced: number, others: number): string => {
-  const { status, total, lowerBound, currency } = plan;
-  const left = leftOutWords(unpriced, others);
-  if (total === 0)
-    return left === ''
-      ? 'All that is needed is bought.'
-      : others === 0
-        ? `${things(unpriced)} ${unpriced === 1 ? 'has' : 'have'} no price yet; nothing else is left to buy.`
-        : `Nothing else is left to buy${left}.`;
-  const terms = proofTerms(plan);
-  if (status === 'proved')
-    return `No way to buy and cut it costs less at these prices${terms.length > 0 ? `, among plans ${terms.join(' and ')}` : ''}${left}.`;
-  if (total <= lowerBound) return `No plan can cost less${left}.`;
-  return `At most ${formatMoney(total - lowerBound, currency)} above the best possible${left}.`;
-};
-
-/** What a plan is without: `, without 3 things that have no price yet`. */
-const leftOutWords = (unpriced: number, others: number): string => {
-  const words = [
-    unpriced > 0 ? `${things(unpriced)} that ${unpriced === 1 ? 'has' : 'have'} no price yet` : '',
-    others > 0 ? `${things(others)} that cannot be made yet` : '',
-  ].filter(Boolean);
-  return words.length > 0 ? `, without ${words.join(' and ')}` : '';
-};
-
-const DOING = {
-  bound: 'Working out what it must cost at the least',
-  better: 'Looking for a cheaper way to cut',
-  proof: 'Looking whether any way is cheaper',
-};
-
-/** What the planner is at, and how far it has come. */
-const doingWords = ({ total, lowerBound, currency }: Plan, doing: keyof typeof DOING): string =>
-  `${DOING[doing]}: ${formatMoney(total, currency)} so far, none can be below ${formatMoney(lowerBound, currency)}.`;
 
 /** What cannot be made, and why. */
 const Unmade = ({ problems, projectId }: { problems: PlanProblem[]; projectId: string }) => {

@@ -16,6 +16,7 @@ import {
 } from '@/core/project';
 import { newId, today, type OpenProject } from '@/hooks';
 import { Button, Row, SectionHeader, Select, Text, TextField } from '@/ui';
+import { things } from './words';
 
 interface Props {
   open: OpenProject;
@@ -33,9 +34,6 @@ export const unpricedNeeds = (
     [],
   );
 };
-
-/** `3 things` */
-export const things = (count: number): string => `${count} ${count === 1 ? 'thing' : 'things'}`;
 
 /** The head of what is to be bought, and that no sum has in it. */
 export const NotInSums = ({ title, count }: { title: string; count: number }) => (

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/units';
-import { chosenOption, numbered, partLetters, resolveJoint, type Exposure } from '@/core/project';
+import { chosenOption, numbered, partLetters, resolveJoint, withLetter, type Exposure } from '@/core/project';
 import {
   answerFault,
   HELPERS,
@@ -181,7 +181,7 @@ const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; help
   };
   const letters = partLetters(project);
   const letter = (role: string) => letters[option.parts.find((part) => part.role === role)?.id ?? ''] ?? '';
-  const named = option.parts.map(({ id, name }) => `${letters[id] ?? ''} ${name}`.trim());
+  const named = option.parts.map(({ id, name }) => withLetter(letters, id, name));
   return (
     <View style={styles.drawn}>
       <SidesDrawing

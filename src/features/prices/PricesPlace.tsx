@@ -75,7 +75,7 @@ const Prices = ({
   kept: Kept | null;
   asksFile: boolean;
 }) => {
-  const { project, stores, unit } = desk;
+  const { project, stores, unit, otherSide } = desk;
   const isWide = useIsWide();
   const router = useRouter();
   const [view, setView] = useState<View_>(desk.needs.length > 0 ? 'needed' : 'all');
@@ -122,8 +122,8 @@ const Prices = ({
           <Text size="headline" style={styles.grow}>
             {desk.side === 'samples' ? 'Prices of the samples' : 'Price book'}
           </Text>
-          {desk.otherSide ? (
-            <Button onPress={() => desk.setSide(desk.otherSide ?? 'own')}>
+          {otherSide ? (
+            <Button onPress={() => desk.setSide(otherSide)}>
               {desk.side === 'own' ? 'See the samples’ prices' : 'See my own prices'}
             </Button>
           ) : null}

@@ -5,15 +5,14 @@ import {
   comparedBy,
   priceOutlier,
   newestOf,
-  usualMaterial,
+  usualItem,
   offerAt,
   type PriceOutlier,
   type Offer,
 } from '@/core/pricing';
-import { itemKey, itemName, tagName, type Item, type Price, type PriceUnit } from '@/core/project';
+import { itemKey, itemName, type Item, type Price, type PriceUnit } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import type { PriceBookView } from './priceBookView';
-import { draftForNeed } from './draft';
 
 /** One price to find in the store: what was seen there before, or what is needed and never was. */
 export interface Ask {
@@ -79,23 +78,10 @@ export const asksOf = (desk: PriceBookView, storeId: string): Ask[] => {
   }
 };
 
+/** In the size in which another store sells it, so that the two compare; else as it is usually sold. */
 const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'][number]): Item => {
-  // In the size in which another store sells it, so that the two compare.
   const elsewhere = need.offers.find(({ rough }) => !rough) ?? offers.find(({ name }) => name === need.name);
-  if (elsewhere) return elsewhere.item;
-  const draft = draftForNeed(need, { unit }, null);
-  const length = draft.length === '' ? null : parseLength(draft.length, unit);
-  const width = draft.width === '' ? null : parseLength(draft.width, unit);
-  const item: Item = {
-    kind: draft.kind,
-    name: draft.name,
-    section: draft.section,
-    length: length?.ok ? { text: draft.length, ticks: length.value } : null,
-    width: width?.ok ? { text: draft.width, ticks: width.value } : null,
-    material: draft.material,
-  };
-  const named = { ...item, material: item.material || usualMaterial(need, unit) };
-  return { ...named, name: tagName(named) };
+  return elsewhere ? elsewhere.item : usualItem(need, unit);
 };
 
 export const blankEntry = ({ item, last }: Ask, unit: LengthUnit): Entry => {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { LengthUnit } from '@/core/units';
 import { toolsOf } from '@/core/project';
-import { TABLE_SAW } from '@/core/lumber';
+import { canRipWith } from '@/core/lumber';
 import { useBook } from '@/hooks';
 import { Button, Choice, LENGTH_UNITS, TAX_ON_TAGS, TextField } from '@/ui';
 import { inUnit, newInUnit, CARRIED, LENGTHS, readDraft, type DetailsDraft } from './detailsDraft';
@@ -17,6 +17,11 @@ interface Props {
 
 type TextPlace = Exclude<keyof DetailsDraft, 'unit' | 'taxIncluded' | 'ripping' | 'treatedNearFood'>;
 type Field = (place: TextPlace, label: string, help?: string) => React.ReactElement;
+
+/** What some of the fields need: the draft, and how to draw a field of it with what is wrong in it. */
+interface Some extends Pick<Props, 'draft' | 'onChange'> {
+  field: Field;
+}
 
 const fieldsOf = ({ draft, onChange, onSubmit }: Props): Field => {
   const read = readDraft(draft, { tax: 0, taxIncluded: false, ...zero });
@@ -46,11 +51,11 @@ export const DetailsForm = (props: Props) => {
     <>
       {field('name', 'Name')}
       <UnitChoice draft={draft} onUnit={(unit) => onChange(inUnit(draft, unit))} />
-      <CurrencyChoice {...props} />
+      <CurrencyChoice draft={draft} onChange={onChange} field={field} />
       {field('target', 'Target: what it must not cost more than', 'Blank: no target.')}
       {field('builds', 'How many of it are built')}
-      <TaxFields {...props} />
-      <SawFields {...props} />
+      <TaxFields draft={draft} onChange={onChange} field={field} />
+      <SawFields draft={draft} field={field} />
       <Choice
         label="Ripping boards lengthwise"
         value={draft.ripping}
@@ -58,7 +63,7 @@ export const DetailsForm = (props: Props) => {
         onChange={(ripping) => onChange({ ...draft, ripping })}
       />
       {field('carryLength', CAR, 'Blank: anything. Longer boards are sawn once at stores that saw.')}
-      <RestFields {...props} />
+      <RestFields draft={draft} onChange={onChange} field={field} />
     </>
   );
 };
@@ -69,14 +74,14 @@ export const NewProjectForm = (props: Props) => {
   const field = fieldsOf(props);
   const book = useBook();
   const [isOpen, setOpen] = useState(false);
-  const ownsSaw = toolsOf({}, book)?.includes(TABLE_SAW) ?? false;
+  const ownsSaw = canRipWith(toolsOf({}, book));
   return (
     <>
       {field('name', 'Name')}
       {field('target', 'Target: what it must not cost more than', 'Blank: no target.')}
       <UnitChoice draft={draft} onUnit={(unit) => onChange(newInUnit(draft, unit))} />
-      <CurrencyChoice {...props} />
-      <TaxFields {...props} />
+      <CurrencyChoice draft={draft} onChange={onChange} field={field} />
+      <TaxFields draft={draft} onChange={onChange} field={field} />
       {field(
         'carryLength',
         CAR,
@@ -91,8 +96,8 @@ export const NewProjectForm = (props: Props) => {
       {isOpen ? (
         <>
           {field('builds', 'How many of it are built')}
-          <SawFields {...props} />
-          <RestFields {...props} />
+          <SawFields draft={draft} field={field} />
+          <RestFields draft={draft} onChange={onChange} field={field} />
         </>
       ) : (
         <Button onPress={() => setOpen(true)}>Saw kerf and all else</Button>
@@ -107,8 +112,7 @@ const UnitChoice = ({ draft, onUnit }: { draft: DetailsDraft; onUnit: (unit: Len
   <Choice label="Unit of lengths" value={draft.unit} options={LENGTH_UNITS} onChange={onUnit} />
 );
 
-const CurrencyChoice = (props: Props) => {
-  const { draft, onChange } = props;
+const CurrencyChoice = ({ draft, onChange, field }: Some) => {
   const isUsual = CURRENCIES.includes(draft.currency);
   return (
     <>
@@ -118,16 +122,15 @@ const CurrencyChoice = (props: Props) => {
         options={[...CURRENCIES, OTHER].map((value) => ({ value, label: value }))}
         onChange={(currency) => onChange({ ...draft, currency: currency === OTHER ? '' : currency })}
       />
-      {isUsual ? null : fieldsOf(props)('currency', 'Currency, by its three letters')}
+      {isUsual ? null : field('currency', 'Currency, by its three letters')}
     </>
   );
 };
 
-const TaxFields = (props: Props) => {
-  const { draft, onChange } = props;
+const TaxFields = ({ draft, onChange, field }: Some) => {
   return (
     <>
-      {fieldsOf(props)('tax', 'Sales tax in percent')}
+      {field('tax', 'Sales tax in percent')}
       <Choice
         label="Prices on the tags"
         value={draft.taxIncluded ? 'with' : 'without'}
@@ -139,9 +142,8 @@ const TaxFields = (props: Props) => {
 };
 
 /** What the saw takes, with examples in the unit of the project: common practice. */
-const SawFields = (props: Props) => {
-  const field = fieldsOf(props);
-  const isInch = props.draft.unit === 'in';
+const SawFields = ({ draft, field }: Pick<Some, 'draft' | 'field'>) => {
+  const isInch = draft.unit === 'in';
   return (
     <>
       {field(
@@ -160,9 +162,7 @@ const SawFields = (props: Props) => {
   );
 };
 
-const RestFields = (props: Props) => {
-  const { draft, onChange } = props;
-  const field = fieldsOf(props);
+const RestFields = ({ draft, onChange, field }: Some) => {
   return (
     <>
       {field('carryWidth', 'Widest that goes in the car', 'Blank: anything.')}

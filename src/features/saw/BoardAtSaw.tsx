@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
-import { isFibreboard, materialOf, woodTone, type OwnMaterials } from '@/core/lumber';
-import { sidesOf } from '@/core/plan';
+import type { OwnMaterials } from '@/core/lumber';
+import type { Project } from '@/core/project';
 import { piecesFree, type SawBoard } from '@/core/sawing';
-import { formatLength, formatStockLength, type LengthUnit } from '@/core/units';
-import { Button, LayoutDrawing, Text, useColors } from '@/ui';
+import { formatStockLength } from '@/core/units';
+import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
+import { Button, Text } from '@/ui';
 import { cutWords } from './words';
 
 interface Props {
@@ -12,7 +13,7 @@ interface Props {
   place: number;
   of: number;
   done: number;
-  unit: LengthUnit;
+  project: Project;
   own: OwnMaterials | undefined;
   letters: Record<string, string>;
   /** Null: there is nothing to do so. */
@@ -22,51 +23,40 @@ interface Props {
 }
 
 /** One board at the saw: drawn to scale with its next cut, and that cut in large words. */
-export const BoardAtSaw = ({ board, place, of, done, unit, own, letters, onCut, onUndo, onNext }: Props) => {
-  const colors = useColors();
+export const BoardAtSaw = ({
+  board,
+  place,
+  of,
+  done,
+  project,
+  own,
+  letters,
+  onCut,
+  onUndo,
+  onNext,
+}: Props) => {
+  const { unit } = project;
   const { layout, sequence } = board;
   const { cuts } = sequence;
   const free = piecesFree(sequence, done);
-  const nameOf = (index: number) => {
-    const piece = layout.pieces[index];
-    return piece ? `${letters[piece.partId] ?? ''} ${piece.part}`.trim() : '';
-  };
-  const pieces = layout.pieces.map((piece, index) => {
-    const { along, across } = sidesOf(piece.outline);
-    const isWhole = layout.kind === 'board' && across >= layout.width;
-    return {
-      key: `${index}`,
-      outline: piece.outline,
-      name: nameOf(index),
-      letter: letters[piece.partId],
-      size: isWhole
-        ? formatLength(along, unit)
-        : `${formatLength(along, unit)} x ${formatLength(across, unit)}`,
-      isDone: free.has(index) && done > 0,
-    };
-  });
-  const words = cutWords(board, done, unit, nameOf);
-  const from = 'owned' in layout.source ? 'yours already' : layout.source.store;
-  const title = `${layout.section} ${layout.material} ${formatStockLength(layout.length, unit)}`;
+  const drawn = drawnOf(layout, letters, unit);
+  const pieces = drawn.pieces.map((piece, index) => ({ ...piece, isDone: done > 0 && free.has(index) }));
+  const words = cutWords(board, done, unit, (index) => pieces[index]?.name ?? '');
   return (
     <View style={styles.board} role="region" aria-label="At the saw">
       <View>
-        <Text size="title">{title}</Text>
+        <Text size="title">{`${layout.section} ${layout.material} ${formatStockLength(layout.length, unit)}`}</Text>
         <Text size="small" tone="soft">
-          {`${place} of ${of} · drawing ${board.number} · ${from}`}
+          {`${place} of ${of} · drawing ${board.number} · ${sourceWords(layout, project)}`}
         </Text>
       </View>
-      <LayoutDrawing
-        kind={layout.kind}
-        hasGrain={!isFibreboard(materialOf(layout.material, own).panel)}
-        length={layout.length}
-        width={layout.width}
+      <DrawnLayout
+        layout={layout}
+        drawn={drawn}
+        own={own}
         longest={layout.length}
-        color={colors.wood[woodTone(layout.material, own)]}
         pieces={pieces}
-        offcuts={layout.offcuts.map((offcut) => ({ ...offcut, size: formatLength(offcut.length, unit) }))}
         cut={cuts[done]?.line ?? null}
-        label={`${title}: ${pieces.map(({ name, size }) => `${name} ${size}`).join(', ')}`}
       />
       {words ? (
         <View role="status">

@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { withLetter } from '@/core/project';
 import { piecesFree, type SawBoard } from '@/core/sawing';
 import { Row, SectionHeader, Text } from '@/ui';
 
@@ -21,7 +22,7 @@ export const Pile = ({ boards, doneOf, letters }: Props) => {
     const free = piecesFree(board.sequence, doneOf(board));
     board.layout.pieces.forEach(({ partId, part, group }, index) => {
       const heap = heaps.get(partId) ?? {
-        name: `${letters[partId] ?? ''} ${part}, ${group}`.trim(),
+        name: withLetter(letters, partId, `${part}, ${group}`),
         cut: 0,
         all: 0,
       };

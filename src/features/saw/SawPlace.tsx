@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { boardsToSaw, countSetups, type SawBoard } from '@/core/sawing';
+import { boardsToSaw, type SawBoard } from '@/core/sawing';
 import { partLetters } from '@/core/project';
 import { shownPlan } from '@/core/plan';
 import { formatStockLength } from '@/core/units';
@@ -93,7 +93,7 @@ const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
         place={boards.indexOf(board) + 1}
         of={boards.length}
         done={doneOf(board)}
-        unit={project.unit}
+        project={project}
         own={book.materials}
         letters={letters}
         onCut={cut}
@@ -121,7 +121,7 @@ const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
             {`${index + 1} · ${each.layout.section} ${each.layout.material} ${formatStockLength(each.layout.length, project.unit)}`}
           </Text>
           <Text size="small" tone="soft">
-            {`${doneOf(each)} of ${each.sequence.cuts.length} cuts · ${settingsWords(countSetups(each.sequence.cuts))}`}
+            {`${doneOf(each)} of ${each.sequence.cuts.length} cuts · ${settingsWords(each.setups)}`}
           </Text>
         </Row>
       ))}
