@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { bookFromJson, emptyBook, emptyHistory, projectFromJson, type Book } from '@/core/project';
+import { emptyBook, emptyHistory, type Book } from '@/core/project';
+import { bookFromJson, projectFromJson } from '@/core/project/json';
 import type { ProjectFile } from '@/core/io';
 import { packBook } from '@/core/io/packedBook';
 import { DEFAULT_SETTINGS, newProjectRecord, packProject, packSettings } from '@/data/records';

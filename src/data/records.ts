@@ -1,20 +1,16 @@
+import { emptyHistory, measure, type History, type Project } from '@/core/project';
 import {
   bookFromJson,
-  emptyHistory,
-  measure,
   measureFromJson,
   measureToJson,
   projectFromJson,
   projectToJson,
   purchasesToJson,
-  type History,
   type JsonBook,
   type JsonMeasure,
   type JsonProject,
   type JsonPurchase,
-  type Measure,
-  type Project,
-} from '@/core/project';
+} from '@/core/project/json';
 import {
   schemaProblems,
   validateBookRecord,
@@ -24,7 +20,8 @@ import {
 import { unpackColumns } from '@/core/io/packedBook';
 import type { BookRecord, Tags } from '@/core/io/packedBook';
 import type { Validator } from '@/core/jsonSchema';
-import type { LengthUnit } from '@/core/units';
+import type { settingsRecord } from '@/core/project/schemas/storage';
+import type { Static } from '@/core/schemaKinds';
 import { ok, type Problem, type Result } from '@/core/result';
 
 /** A project as it is kept: with its changes, for undo. */
@@ -40,16 +37,7 @@ export interface ProjectRecord {
 export type { BookRecord, Tags };
 
 /** What new projects start with, and how the app looks. */
-export interface Settings {
-  unit: LengthUnit;
-  currency: string;
-  tax: number;
-  taxIncluded: boolean;
-  kerf: Measure;
-  /** Days after which a price is marked as old; absent: STALE_AFTER. */
-  staleAfter?: number;
-  theme: 'system' | 'light' | 'dark';
-}
+export interface Settings extends Static<typeof settingsRecord> {}
 
 /** Prices move with the seasons: after two months they are worth a look (rule of thumb). */
 export const STALE_AFTER = 60;

@@ -2,7 +2,8 @@ import compost from '@demo/compost-station.billet.json';
 import shelf from '@demo/record-shelf.billet.json';
 import sandpit from '@demo/sandpit.billet.json';
 import type { ProjectFile } from '@/core/io';
-import { bookFromJson, projectFromJson, type Book, type Project } from '@/core/project';
+import { type Book, type Project } from '@/core/project';
+import { bookFromJson, projectFromJson } from '@/core/project/json';
 
 /** Ids of stores and prices of the samples begin so: a project file opened by hand may bring the same ones. */
 const PREFIX = 'sample-';

@@ -1,15 +1,7 @@
 import fc from 'fast-check';
 import { MICROS } from '../units';
-import {
-  bookFromJson,
-  emptyBook,
-  emptyStore,
-  itemName,
-  measure,
-  type Book,
-  type Item,
-  type Price,
-} from '../project';
+import { emptyBook, emptyStore, itemName, measure, type Book, type Item, type Price } from '../project';
+import { bookFromJson } from '../project/json';
 import { counter, must } from '../testing';
 import {
   guessColumns,

@@ -1,19 +1,15 @@
 import { MICROS } from '../units';
+import { type Book, type Change, type History, type Measure, type Price } from '../project';
 import {
   bookFromJson,
   measureToJson,
   rackToJson,
   storeToJson,
-  type Book,
-  type Change,
-  type History,
   type JsonBook,
   type JsonMeasure,
   type JsonPrice,
   type JsonStore,
-  type Measure,
-  type Price,
-} from '../project';
+} from '../project/json';
 import { deflated, inflated } from './deflated';
 
 /**

@@ -2,27 +2,29 @@ import { fromMm, parseLength, type LengthUnit, isDay } from '../units';
 import { isNearSection } from '../compare';
 import { currentOffers, needsOf } from '../pricing';
 import {
-  bookFromJson,
   isFormula,
   itemKey,
+  readFormula,
+  resolve,
+  recalculated,
+  withChanges,
+  type Book,
+  type Project,
+  toolsOf,
+} from '../project';
+import {
+  bookFromJson,
   priceToJson,
   projectFromJson,
   projectToJson,
   purchasesToJson,
-  readFormula,
-  resolve,
-  recalculated,
   storeToJson,
-  withChanges,
-  type Book,
   type JsonMeasure,
   type JsonPrice,
   type JsonProject,
   type JsonPurchase,
   type JsonStore,
-  type Project,
-  toolsOf,
-} from '../project';
+} from '../project/json';
 import { schemaProblems, validateProjectFile } from '../project/validation';
 import { isFinish, type Material } from '../lumber';
 import type { Problem, Result } from '../result';

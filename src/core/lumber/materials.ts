@@ -1,14 +1,14 @@
 import { nameKey } from '../nameKey';
 import { byText } from '../byText';
+import type { Static } from '../schemaKinds';
+import type { material } from './materialSchema';
 import {
   GRADES,
   SPECIES,
   TREATED_SPECIES,
   TREATMENTS,
   USUAL_SPECIES,
-  type Decay,
   type Grade,
-  type Panel,
   type Species,
   type Treatment,
 } from './species';
@@ -24,28 +24,8 @@ export const parseMaterials = (text: string): string[] =>
     .map((name) => name.trim().replace(/\s+/g, ' '))
     .filter((name) => name !== '');
 
-/** What the name on a shelf tag stands for: a species, a treatment and a grade, and what follows from them. */
-export interface Material {
-  /** As the store calls it. */
-  name: string;
-  species: string;
-  /** Blank: none. */
-  treatment: string;
-  /** Blank: the name says none. */
-  grade: string;
-  /** Relative density at 12 % moisture. */
-  density: number;
-  decay: Decay;
-  /** Of treated wood: whether it may stand in the ground; null: read the tag. */
-  inGround: boolean | null;
-  /** Null: sawn wood. */
-  panel: Panel | null;
-  /** Extra boards against defects, as a share. */
-  spare: number;
-  note: string;
-  /** Where the figures are from; of the user's own: `yours`. */
-  source: string;
-}
+/** What the name on a shelf tag stands for; its fields are explained in `materialSchema.ts`. */
+export interface Material extends Static<typeof material> {}
 
 /** Materials that the user added or changed, by `nameKey` of their name. */
 export type OwnMaterials = Record<string, Material>;

@@ -28,4 +28,3 @@ export * from './aisles';
 export * from './charges';
 export { shippingFor } from '../cutting/model';
 export * from './tools';
-export * from './json';

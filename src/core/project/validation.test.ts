@@ -1,7 +1,8 @@
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { samples } from '@/data/samples';
-import { emptyHistory, projectToJson, purchasesToJson } from '.';
+import { emptyHistory } from '.';
+import { projectToJson, purchasesToJson } from './json';
 import { writeProjectFile } from '../io';
 import { validatorsOf, type Schema, type Validator } from '../jsonSchema';
 import project from './schemas/project.schema.json';
