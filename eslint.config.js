@@ -1,6 +1,15 @@
 const { defineConfig } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 
+/** The rules of React, which read every file as the compiler does: off where there is no React. */
+const noReact = Object.fromEntries(
+  expo.flatMap(({ rules = {} }) =>
+    Object.keys(rules)
+      .filter((name) => name.startsWith('react'))
+      .map((name) => [name, 'off']),
+  ),
+);
+
 module.exports = defineConfig([
   expo,
   { ignores: ['dist/*', '.expo/*', 'node_modules/*', '**/*.generated.js', '.billet/*'] },
@@ -11,6 +20,8 @@ module.exports = defineConfig([
       // fast-check is read as fc.property, fc.assert.
       'import/no-named-as-default-member': 'off',
       'import/no-named-as-default': 'off',
+      // What the types say already, and slowly.
+      'import/namespace': 'off',
     },
   },
   {
@@ -57,6 +68,10 @@ module.exports = defineConfig([
     files: ['src/**/*.tsx'],
     ignores: ['**/*.test.tsx'],
     rules: { 'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    files: ['src/{cli,core,data,state,workers}/**', 'server/**', 'bench/**', 'scripts/**', 'e2e/**'],
+    rules: noReact,
   },
   { files: ['**/*.js', '**/*.cjs'], languageOptions: { globals: { __dirname: 'readonly' } } },
   { files: ['server/**', 'bench/**', 'scripts/**', 'e2e/**', 'harness/**'], rules: { 'no-console': 'off' } },

@@ -1,4 +1,4 @@
-/** The core runs in plain Node, as it does on the command line; what is drawn runs in a DOM. */
+/** The core runs in plain Node, as it does on the command line; what is kept with mocks of storage; what is drawn in a DOM. */
 const shared = {
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
 };
@@ -8,8 +8,16 @@ module.exports = {
     {
       ...shared,
       displayName: 'core',
+      testEnvironment: 'node',
+      transform: { '\\.[jt]sx?$': '<rootDir>/scripts/jest-esbuild.js' },
+      transformIgnorePatterns: ['/node_modules/(?!(nanoid|lru-cache|date-fns|fast-check)/)'],
+      testMatch: ['<rootDir>/src/{cli,core}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'kept',
       preset: 'jest-expo/node',
-      testMatch: ['<rootDir>/src/{cli,core,data,state}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{data,state}/**/*.test.ts'],
     },
     {
       ...shared,

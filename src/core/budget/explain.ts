@@ -122,21 +122,19 @@ export const explainStore = (
   const store = book.stores[storeId];
   const cost = plan?.stores.find((one) => one.storeId === storeId);
   const buys = plan?.buys.filter((buy) => buy.storeId === storeId) ?? [];
-  const isOfIt = ({ source }: Layout) => !('owned' in source) && source.storeId === storeId;
-  const cuts = (plan?.layouts ?? [])
-    .filter(isOfIt)
-    .reduce((sum, { storeCuts, count }) => sum + storeCuts.length * count, 0);
+  const cuts = storeCutsAt(storeId, plan?.layouts ?? []);
+  const currency = plan?.currency ?? '';
   const rate =
     store && cost && cost.tax !== 0 ? taxAt({ ...store, taxRate: store.taxRate ?? null }, settings) : 0;
   return sumOf(
     cost?.store ?? store?.name ?? '',
     [
-      ...buys.map((buy) => explainBuy(buy, book, plan?.currency ?? '')),
+      ...buys.map((buy) => explainBuy(buy, book, currency)),
       ...some(
         cost
           ? leaf('Going there', cost.trip, 'The trip that the price book has for this store, once.')
           : null,
-        cost ? leaf('Shipping', cost.shipping, shippingWords(store, plan?.currency ?? '')) : null,
+        cost ? leaf('Shipping', cost.shipping, shippingWords(store, currency)) : null,
         leaf(
           `${cuts} ${cuts === 1 ? 'cut' : 'cuts'} at the store`,
           cuts * (store?.cutFee ?? 0),
@@ -144,17 +142,24 @@ export const explainStore = (
         ),
       ),
     ],
-    [
-      rate > 0 ? `${percentText(rate)} % tax is in each line.` : '',
-      store && store.discount > 0 ? `${percentText(store.discount)} % discount is taken off.` : '',
-      rate > 0 || (store?.discount ?? 0) > 0
-        ? 'Cents are shared among the lines so that they add up to the receipt.'
-        : '',
-    ]
-      .filter(Boolean)
-      .join(' '),
+    rateWords(rate, store?.discount ?? 0),
   );
 };
+
+const storeCutsAt = (storeId: string, layouts: Layout[]): number =>
+  layouts
+    .filter(({ source }) => !('owned' in source) && source.storeId === storeId)
+    .reduce((sum, { storeCuts, count }) => sum + storeCuts.length * count, 0);
+
+/** What the lines of a store hold of tax and discount, as shares. */
+const rateWords = (tax: number, discount: number): string =>
+  [
+    tax > 0 ? `${percentText(tax)} % tax is in each line.` : '',
+    discount > 0 ? `${percentText(discount)} % discount is taken off.` : '',
+    tax > 0 || discount > 0 ? 'Cents are shared among the lines so that they add up to the receipt.' : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
 
 const shippingWords = (store: Store | undefined, currency: string): string =>
   store?.shipping?.freeFrom ? `Free from ${formatMoney(store.shipping.freeFrom, currency)} on.` : '';

@@ -1,4 +1,4 @@
-import { MICROS, parseCount, parseDecimal, parseTag, type LengthUnit, isDay } from '../units';
+import { MICROS, parseCount, parseDecimal, parseTag, type LengthUnit, type Micros, isDay } from '../units';
 import { amountOf } from '../pricing';
 import {
   type Book,
@@ -139,14 +139,7 @@ const readPrice = (
   if (store === '') fault('store', 'the store is missing');
   const kind = oneOf('kind', ITEM_KINDS, 'board');
   const item = sharedItem(reader, kind, items);
-  if (cell('price') === '') fault('price', 'the price is missing');
-  // A sheet of another make may write the currency with its prices.
-  const price =
-    cell('price') === ''
-      ? null
-      : reading
-        ? read('price', parseTag(cell('price')))
-        : (read('price', parseDecimal(cell('price'))) ?? 0) * MICROS;
+  const price = priceOf();
   const unit = oneOf<PriceUnit>('unit', UNITS, kind === 'hardware' ? 'pack' : 'each');
   const pack = count('pack');
   const byMeasure = unit !== 'each' && unit !== 'pack';
@@ -155,16 +148,11 @@ const readPrice = (
   if (byMeasure && pack !== 1) fault('pack', `a price by ${unit} is for one piece; leave the pack at 1`);
   if (byMeasure && kind !== 'hardware' && faults.length === 0 && amountOf(item, unit) === null)
     fault('unit', `a ${kind} cannot be priced by ${unit}`);
-  const available =
-    cell('available') === ''
-      ? null
-      : cell('available') === '0'
-        ? 0
-        : read('available', parseCount(cell('available')));
+  const available = availableOf();
   if (cell('date') !== '' && !isDay(cell('date')))
     fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);
-  const weight = cell('billet_weight') === '' ? null : weightOf();
-  const rough = cell('billet_planing') === '' ? null : roughOf();
+  const weight = weightOf();
+  const rough = roughOf();
   const extra = unknownCells(row.cells, [...COLUMNS, ...OWN_COLUMNS]);
   return {
     row: {
@@ -172,7 +160,7 @@ const readPrice = (
       line: row.line,
       price: {
         item,
-        price: Math.round(price ?? 0),
+        price,
         unit,
         pack,
         minQty: count('min_qty'),
@@ -188,7 +176,24 @@ const readPrice = (
     faults,
   };
 
+  /** A sheet of another make may write the currency with its prices. */
+  function priceOf(): Micros {
+    if (cell('price') === '') {
+      fault('price', 'the price is missing');
+      return 0;
+    }
+    if (reading) return Math.round(read('price', parseTag(cell('price'))) ?? 0);
+    return Math.round((read('price', parseDecimal(cell('price'))) ?? 0) * MICROS);
+  }
+
+  /** Null: as many as one likes. */
+  function availableOf(): number | null {
+    if (cell('available') === '') return null;
+    return cell('available') === '0' ? 0 : read('available', parseCount(cell('available')));
+  }
+
   function weightOf(): PackWeight | null {
+    if (cell('billet_weight') === '') return null;
     const [, amount = '', weighed = ''] = /^([\d.,]+) ?(lb|kg)$/i.exec(cell('billet_weight')) ?? [];
     const pieces = read('billet_per_weight', parseDecimal(cell('billet_per_weight')));
     if (amount === '')
@@ -200,6 +205,7 @@ const readPrice = (
   }
 
   function roughOf(): Rough | null {
+    if (cell('billet_planing') === '') return null;
     const planing = lengthOrZero('billet_planing');
     const waste = cell('billet_waste') === '' ? 0 : read('billet_waste', parseDecimal(cell('billet_waste')));
     return planing && waste !== null ? { planing, waste } : null;
