@@ -27,7 +27,7 @@ module.exports = {
         ...shared.moduleNameMapper,
         '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
       },
-      testMatch: ['<rootDir>/src/{ui,features}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/{ui,features,forms,imports}/**/*.test.{ts,tsx}'],
     },
   ],
 };

@@ -19,6 +19,18 @@ export const fail = (code: string, sentence: string, place = ''): Result<never> 
 export const at = <T>(place: string, result: Result<T>): Result<T> =>
   result.ok ? result : { ok: false, problems: result.problems.map((problem) => ({ ...problem, place })) };
 
+/** The first sentence of what is wrong; null where nothing is, or nothing was read. */
+export const faultOf = (result: Result<unknown> | null | undefined): string | null =>
+  result && !result.ok ? (result.problems[0]?.sentence ?? '') : null;
+
+/** What is wrong at one place of what was read; null where nothing is. */
+export const faultAt = (result: Result<unknown>, place: string): string | null =>
+  result.ok ? null : (result.problems.find((problem) => problem.place === place)?.sentence ?? null);
+
+/** What is wrong with a text that must not be blank. */
+export const blankFault = (text: string, sentence: string): string | null =>
+  text.trim() === '' ? sentence : null;
+
 /** What a value becomes; problems stay as they are. */
 export const map = <T, U>(result: Result<T>, to: (value: T) => U): Result<U> =>
   result.ok ? ok(to(result.value)) : result;

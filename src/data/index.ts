@@ -1,7 +1,7 @@
 export * from './notices';
 export * from './newVersion';
 export { DAYS_KEPT } from './repository';
-export { DEFAULT_SETTINGS, STALE_AFTER } from './records';
+export { DEFAULT_SETTINGS, staleAfter } from './records';
 export type { BookRecord, Damaged, ProjectRecord, Settings } from './records';
 export * from '@/platform/files';
 export * from './aside';

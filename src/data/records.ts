@@ -40,7 +40,10 @@ export type { BookRecord, Tags };
 export interface Settings extends Static<typeof settingsRecord> {}
 
 /** Prices move with the seasons: after two months they are worth a look (rule of thumb). */
-export const STALE_AFTER = 60;
+const STALE_AFTER = 60;
+
+/** Days after which a price is marked as old. */
+export const staleAfter = (settings: Settings): number => settings.staleAfter ?? STALE_AFTER;
 
 export const DEFAULT_SETTINGS: Settings = {
   unit: 'in',

@@ -1,4 +1,6 @@
 export * from './Explained';
 export * from './PurchaseForm';
+export { type PurchaseAt } from './purchaseDraft';
 export * from './WorkFields';
 export * from './DrawnLayout';
+export * from './useTries';

@@ -5,3 +5,4 @@ export * from './pending';
 export * from './rackClaims';
 export * from './compare';
 export { services } from './services';
+export * from './forAWhile';

@@ -21,6 +21,10 @@ interface Props {
 /** How far past the target line the board is drawn, so that the line is seen as one. */
 const MARGIN = 1.1;
 
+/** What the whole width stands for. */
+const scaleOf = (target: number | null, forecast: number): number =>
+  Math.max((target ?? 0) * MARGIN, forecast, 1);
+
 /**
  * Money as one board that is being used up: spent is solid, what is to buy hatched, what is held back hatched thinly,
  * what is left bare wood, the target a saw line across it. Over target the hatching runs past the line in red, and a word says so.
@@ -41,13 +45,19 @@ export const MoneyStrip = ({
   const total = spent + toBuy;
   const forecast = total + reserve;
   const left = target === null ? null : target - forecast;
-  const scale = Math.max(target === null ? forecast : target * MARGIN, forecast, 1);
+  const isOver = forecast > (target ?? Infinity);
+  const scale = scaleOf(target, forecast);
   const share = (sum: number) => `${Math.max(0, Math.min(100, (sum / scale) * 100))}%`;
-  const height = size === 'full' ? 26 : 14;
-  const withinTarget = target === null ? total : Math.min(total, target);
+  const isFull = size === 'full';
+  const height = isFull ? 26 : 14;
+  const bar = (from: number, sum: number, fill: string, stroke: string) =>
+    sum > 0 ? (
+      <Rect x={share(from)} y={4} width={share(sum)} height={height} fill={fill} stroke={stroke} />
+    ) : null;
+  const withinTarget = Math.min(total, target ?? total);
   return (
     <View>
-      {size === 'full' ? (
+      {isFull ? (
         <View style={styles.above}>
           <Text size="title" role="presentation">
             {format(total)}
@@ -64,12 +74,7 @@ export const MoneyStrip = ({
         <Defs>
           <Hatch id={hatch} step={8} color={colors.spruce} weight={2.2} />
           <Hatch id={overHatch} step={8} color={colors.red} weight={2.6} />
-          <Hatch
-            id={heldHatch}
-            step={10}
-            color={left !== null && left < 0 ? colors.red : colors.soft}
-            weight={1.2}
-          />
+          <Hatch id={heldHatch} step={10} color={isOver ? colors.red : colors.soft} weight={1.2} />
         </Defs>
         <Rect
           x={0}
@@ -81,32 +86,14 @@ export const MoneyStrip = ({
         />
         <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={colors.wood.softwood} />
         <Rect x={0} y={4} width={share(withinTarget)} height={height} fill={`url(#${hatch})`} />
-        {reserve > 0 ? (
-          <Rect
-            x={share(total)}
-            y={4}
-            width={share(reserve)}
-            height={height}
-            fill={`url(#${heldHatch})`}
-            stroke={colors.soft}
-          />
-        ) : null}
-        {target !== null && total > target ? (
-          <Rect
-            x={share(target)}
-            y={4}
-            width={share(total - target)}
-            height={height}
-            fill={`url(#${overHatch})`}
-            stroke={colors.red}
-          />
-        ) : null}
+        {bar(total, reserve, `url(#${heldHatch})`, colors.soft)}
+        {bar(target ?? total, target === null ? 0 : total - target, `url(#${overHatch})`, colors.red)}
         <Rect
           x={0}
           y={4}
           width={share(spent)}
           height={height}
-          fill={target !== null && spent > target ? colors.red : colors.spruce}
+          fill={spent > (target ?? spent) ? colors.red : colors.spruce}
         />
         <Rect
           x={0}
@@ -117,7 +104,7 @@ export const MoneyStrip = ({
           stroke={colors.soft}
           strokeWidth={1}
         />
-        {target !== null ? (
+        {target === null ? null : (
           <Line
             x1={share(target)}
             x2={share(target)}
@@ -126,13 +113,13 @@ export const MoneyStrip = ({
             stroke={colors.ink}
             strokeWidth={2.5}
           />
-        ) : null}
+        )}
       </Svg>
       <View style={styles.sums}>
         <Sum mark="solid" word="spent" sum={format(spent)} />
         <Sum mark="hatched" word={isIncomplete ? 'to buy, so far' : 'to buy'} sum={format(toBuy)} />
         {reserve > 0 ? <Sum mark="bare" word="held back" sum={format(reserve)} /> : null}
-        {size === 'small' ? <Left left={left} target={null} format={format} /> : null}
+        {isFull ? null : <Left left={left} target={null} format={format} />}
       </View>
     </View>
   );

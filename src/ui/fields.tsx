@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type TextInputProps } from 'react-native';
 import { HelperText, TextInput } from 'react-native-paper';
 import type { LengthUnit } from '@/core/units';
-import type { Result } from '@/core/result';
+import { type Result, faultOf } from '@/core/result';
 import { Icon } from './icons';
 import { usePad } from './Keypad';
 import { TOUCH } from './layout';
@@ -83,14 +83,7 @@ export const ReadField = <T,>({ text, read, onRead, ...rest }: ReadFieldProps<T>
     const answer = read(next);
     if (answer.ok) onRead(answer.value, next);
   };
-  return (
-    <TextField
-      {...rest}
-      value={typed.text}
-      onChange={change}
-      error={result.ok ? null : (result.problems[0]?.sentence ?? '')}
-    />
-  );
+  return <TextField {...rest} value={typed.text} onChange={change} error={faultOf(result)} />;
 };
 
 interface ChoiceProps<T extends string> {

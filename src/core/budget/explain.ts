@@ -120,28 +120,25 @@ export const explainStore = (
   plan: Plan | null,
 ): Explanation => {
   const store = book.stores[storeId];
-  const cost = plan?.stores.find((one) => one.storeId === storeId);
-  const buys = plan?.buys.filter((buy) => buy.storeId === storeId) ?? [];
-  const cuts = storeCutsAt(storeId, plan?.layouts ?? []);
-  const currency = plan?.currency ?? '';
+  if (!plan) return sumOf(store?.name ?? '', [], '');
+  const cost = plan.stores.find((one) => one.storeId === storeId);
+  const buys = plan.buys.filter((buy) => buy.storeId === storeId);
+  const cuts = storeCutsAt(storeId, plan.layouts);
+  const { currency } = plan;
   const rate =
     store && cost && cost.tax !== 0 ? taxAt({ ...store, taxRate: store.taxRate ?? null }, settings) : 0;
+  const going = cost && [
+    leaf('Going there', cost.trip, 'The trip that the price book has for this store, once.'),
+    leaf('Shipping', cost.shipping, shippingWords(store, currency)),
+  ];
+  const sawing = leaf(
+    `${cuts} ${cuts === 1 ? 'cut' : 'cuts'} at the store`,
+    cuts * (store?.cutFee ?? 0),
+    'So that the boards go in the car.',
+  );
   return sumOf(
     cost?.store ?? store?.name ?? '',
-    [
-      ...buys.map((buy) => explainBuy(buy, book, currency)),
-      ...some(
-        cost
-          ? leaf('Going there', cost.trip, 'The trip that the price book has for this store, once.')
-          : null,
-        cost ? leaf('Shipping', cost.shipping, shippingWords(store, currency)) : null,
-        leaf(
-          `${cuts} ${cuts === 1 ? 'cut' : 'cuts'} at the store`,
-          cuts * (store?.cutFee ?? 0),
-          'So that the boards go in the car.',
-        ),
-      ),
-    ],
+    [...buys.map((buy) => explainBuy(buy, book, currency)), ...some(...(going ?? []), sawing)],
     rateWords(rate, store?.discount ?? 0),
   );
 };

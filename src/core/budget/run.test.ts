@@ -155,7 +155,12 @@ const after = (state: State, { act, store, line: at, more }: Step): State => {
       ...(more % 2 ? { receipt: { total, tax: null } } : {}),
     });
   }
-  const bought = project.purchases[at % Math.max(1, project.purchases.length)];
+  return oneBack(state, at);
+};
+
+const oneBack = (state: State, at: number): State => {
+  const { purchases } = state.project;
+  const bought = purchases[at % Math.max(1, purchases.length)];
   const back = bought?.lines[0];
   if (!bought || !back || (back.returned ?? []).length > 0) return state;
   const after = takeBack(bought, 0, {

@@ -166,6 +166,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const { id: _, ...part } = emptyPart('');
   const taken = takeSection(entry, unit);
   const section = taken?.name ?? headSection;
+  const example = unit === 'in' ? '31 1/2' : '740';
   if (section === '')
     return fail(
       'quick',
@@ -175,8 +176,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const lengths = [...rest.matchAll(LENGTH)].filter(([text]) => /\d/.test(text));
   // The length is what has a unit or a fraction; of plain numbers the last, and a whole one before it is the count.
   const measured = lengths.find(([text]) => /[a-z"'/.]/i.test(text)) ?? lengths.at(-1);
-  if (!measured)
-    return fail('length', `no length in "${entry}"; write one such as ${unit === 'in' ? '31 1/2' : '740'}`);
+  if (!measured) return fail('length', `no length in "${entry}"; write one such as ${example}`);
   const ticks = parseLength(measured[0], unit);
   if (!ticks.ok) return ticks;
   if (ticks.value === 0) return fail('length', `"${measured[0].trim()}" is no length`);
@@ -192,11 +192,7 @@ const readLoosely = (entry: string, headSection: string, unit: LengthUnit): Resu
   const quantity = parseCount(count ?? '1');
   if (!quantity.ok) return quantity;
   const over = /\d/.exec(rest.replace(/[\p{L}_]+\d+/gu, ''));
-  if (over)
-    return fail(
-      'quick',
-      `"${entry}" has a number too many; write it as 4 2x4 ${unit === 'in' ? '31 1/2' : '740'} post`,
-    );
+  if (over) return fail('quick', `"${entry}" has a number too many; write it as 4 2x4 ${example} post`);
   const name = rest
     .replace(/[;:,@()[\]=#*]+|(?<=\s|^)[x-](?=\s|$)|\b(?:long|at|of|lengths?)\b/gi, ' ')
     .replace(/\s+/g, ' ')

@@ -123,6 +123,17 @@ const sharedItem = (reader: RowReader, kind: Kind, items: Map<string, Item>): It
   return item;
 };
 
+/** What is wrong with the unit of a price, by column; `isRead`: the item came out without a fault. */
+const unitFaults = (item: Item, unit: PriceUnit, pack: number, isRead: boolean): [string, string][] => {
+  if (unit === 'each' || unit === 'pack') return [];
+  const found: [string, string][] = [];
+  if (item.kind === 'hardware') found.push(['unit', `hardware is not priced by ${unit}; write each or pack`]);
+  if (pack !== 1) found.push(['pack', `a price by ${unit} is for one piece; leave the pack at 1`]);
+  if (found.length === 0 && isRead && amountOf(item, unit) === null)
+    found.push(['unit', `a ${item.kind} cannot be priced by ${unit}`]);
+  return found;
+};
+
 const readPrice = (
   row: TableRow,
   file: string,
@@ -142,12 +153,7 @@ const readPrice = (
   const price = priceOf();
   const unit = oneOf<PriceUnit>('unit', UNITS, kind === 'hardware' ? 'pack' : 'each');
   const pack = count('pack');
-  const byMeasure = unit !== 'each' && unit !== 'pack';
-  if (byMeasure && kind === 'hardware')
-    fault('unit', `hardware is not priced by ${unit}; write each or pack`);
-  if (byMeasure && pack !== 1) fault('pack', `a price by ${unit} is for one piece; leave the pack at 1`);
-  if (byMeasure && kind !== 'hardware' && faults.length === 0 && amountOf(item, unit) === null)
-    fault('unit', `a ${kind} cannot be priced by ${unit}`);
+  for (const [column, sentence] of unitFaults(item, unit, pack, faults.length === 0)) fault(column, sentence);
   const available = availableOf();
   if (cell('date') !== '' && !isDay(cell('date')))
     fault('date', `"${cell('date')}" is not a date; write it as 2026-05-31`);

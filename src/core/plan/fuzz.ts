@@ -35,8 +35,7 @@ export const fuzzOne = (
   allowed = limit * 1.1 + 0.5,
 ): FuzzResult => {
   const given = givenList(seed);
-  const { book } = given;
-  const input = planInput(given.project, book);
+  const input = planInput(given.project, given.book);
   const began = performance.now();
   const faults: string[] = [];
   let plan: Plan | null = null;
@@ -47,22 +46,27 @@ export const fuzzOne = (
   }
   const seconds = (performance.now() - began) / 1000;
   if (seconds > allowed) faults.push(`took ${seconds.toFixed(1)} s of ${limit}`);
-  const shown = shownPlan(plan);
-  if (plan) {
-    for (const { place, sentence } of shown ? checkPlan(shown, checkedParts(given, plan, book)) : [])
-      faults.push(`refused: ${place}: ${sentence}`);
-    if (plan.status === 'infeasible' && plan.problems.length === 0) faults.push('no plan, and no reason');
-    if (plan.status === 'infeasible' && plan.problems.some(({ partIds }) => partIds.length === 0))
-      faults.push(`a reason without a part: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
-    if (plan.status === 'infeasible' && !shown && plan.problems.length < given.project.groups.length)
-      faults.push(`nothing is planned: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
-    if (shown && shown.lowerBound > shown.total) faults.push('the bound is above the plan');
-    for (const name of leftOutForNothing(plan, input)) faults.push(`${name} is left out, and can be made`);
-    const hand = plan.status === 'infeasible' ? null : byHandPlan(input);
-    if (hand && shown && planCost(hand) < planCost(shown))
-      faults.push(`by hand ${planCost(hand)}, planned ${planCost(shown)}`);
-  }
+  if (plan) faults.push(...faultsOf(plan, given, input));
   return { seed, faults, plan, seconds };
+};
+
+/** What is false of a plan that was found for a list. */
+const faultsOf = (plan: Plan, given: ReturnType<typeof fromCsv>, input: PlanInput): string[] => {
+  const faults: string[] = [];
+  const shown = shownPlan(plan);
+  for (const { place, sentence } of shown ? checkPlan(shown, checkedParts(given, plan, given.book)) : [])
+    faults.push(`refused: ${place}: ${sentence}`);
+  if (plan.status === 'infeasible' && plan.problems.length === 0) faults.push('no plan, and no reason');
+  if (plan.status === 'infeasible' && plan.problems.some(({ partIds }) => partIds.length === 0))
+    faults.push(`a reason without a part: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
+  if (plan.status === 'infeasible' && !shown && plan.problems.length < given.project.groups.length)
+    faults.push(`nothing is planned: ${plan.problems.map(({ sentence }) => sentence).join(' ')}`);
+  if (shown && shown.lowerBound > shown.total) faults.push('the bound is above the plan');
+  for (const name of leftOutForNothing(plan, input)) faults.push(`${name} is left out, and can be made`);
+  const hand = plan.status === 'infeasible' ? null : byHandPlan(input);
+  if (hand && shown && planCost(hand) < planCost(shown))
+    faults.push(`by hand ${planCost(hand)}, planned ${planCost(shown)}`);
+  return faults;
 };
 
 /** Parts that a plan leaves out, though one of each to a board of an offer without limit can be bought and brought home. */

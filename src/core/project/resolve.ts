@@ -17,7 +17,7 @@ import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
 import type { Extra, Group, Part, Project } from './types';
-import { valuesOf, WORDS, type PartField } from './values';
+import { valuesOf, WORDS, type PartField, type Values } from './values';
 
 export interface Resolved {
   parts: ResolvedPart[];
@@ -62,34 +62,30 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
   const cut = [...resolved.parts];
   resolved.parts.push(...fasteners(project, resolved, own));
   const later = new Set(project.groups.filter(({ isLater }) => isLater).map(({ id }) => id));
-  for (const extra of project.extras) {
-    if (extra.isOwned || (extra.groupId !== null && later.has(extra.groupId))) continue;
-    const answer = resolveExtra(extra, project, cut);
-    if (!answer.ok)
-      for (const problem of answer.problems)
-        resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
-    else if (answer.value.count > 0 && extra.price !== undefined)
-      resolved.typedPriced.push({
-        extra,
-        item: extra.item || extra.name,
-        count: answer.value.count,
-        price: extra.price,
-        ...filled(answer.value),
-      });
-    else if (answer.value.count > 0) {
-      const group = project.groups.find(({ id }) => id === extra.groupId);
-      const part = bought(
-        extra.id,
-        extra.name,
-        extra.item || extra.name,
-        answer.value.count,
-        group?.name ?? '',
-        group?.id ?? '',
-      );
-      resolved.parts.push({ ...part, ...filled(answer.value) });
-    }
-  }
+  for (const extra of project.extras)
+    if (!extra.isOwned && !(extra.groupId !== null && later.has(extra.groupId)))
+      putExtra(resolved, extra, project, cut);
   return resolved;
+};
+
+/** Puts what an extra asks for with what is resolved; `cut`: the parts that it is measured over. */
+const putExtra = (resolved: Resolved, extra: Extra, project: Project, cut: ResolvedPart[]): void => {
+  const answer = resolveExtra(extra, project, cut);
+  if (!answer.ok) {
+    for (const problem of answer.problems)
+      resolved.problems.push({ ...problem, place: extra.name, partId: extra.id });
+    return;
+  }
+  const { count } = answer.value;
+  if (count <= 0) return;
+  const item = extra.item || extra.name;
+  if (extra.price !== undefined) {
+    resolved.typedPriced.push({ extra, item, count, price: extra.price, ...filled(answer.value) });
+    return;
+  }
+  const group = project.groups.find(({ id }) => id === extra.groupId);
+  const part = bought(extra.id, extra.name, item, count, group?.name ?? '', group?.id ?? '');
+  resolved.parts.push({ ...part, ...filled(answer.value) });
 };
 
 const filled = ({ fractionalQuantity }: ResolvedExtra) =>
@@ -167,15 +163,34 @@ const fasteners = (project: Project, { problems }: Resolved, own: OwnMaterials):
   return needed;
 };
 
+type PartValues = Values['parts'][string];
+type Fault = (code: string, sentence: string) => Problem;
+
 const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart | Problem => {
   const place = `${group.name} / ${part.name}`;
-  const fault = (code: string, sentence: string): Problem => ({ code, place, sentence });
+  const fault: Fault = (code, sentence) => ({ code, place, sentence });
   const values = valuesOf(project).parts[part.id] ?? {};
+  const wrong = valueFault(part, values, project, fault);
+  if (wrong) return wrong;
+  const base = unsized(part, group, project, values);
+  if (part.kind === 'hardware') return base;
+  if (base.length <= 0)
+    return fault(
+      'length',
+      values.length
+        ? `${part.name}, length: it comes to nothing. Change a measure that it follows from.`
+        : `${part.name} has no length; give it one.`,
+    );
+  return part.kind === 'sheet' ? asSheet(base, part, project, fault) : asBoard(base, part, project, fault);
+};
+
+/** A part before its section is read. */
+const unsized = (part: Part, group: Group, project: Project, values: PartValues): ResolvedPart => {
   const worked = (field: PartField, kept: number): number => {
     const value = values[field];
     return value?.ok ? value.value : kept;
   };
-  const base: ResolvedPart = {
+  return {
     id: part.id,
     name: part.name,
     group: group.name,
@@ -192,6 +207,10 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
     materials: part.kind === 'hardware' ? [] : materialsOf(part, group),
     item: part.item.trim() === '' ? part.name : part.item,
   };
+};
+
+/** What is wrong with what the formulas of a part come to. */
+const valueFault = (part: Part, values: PartValues, project: Project, fault: Fault): Problem | null => {
   for (const [field, value] of Object.entries(values)) {
     const what = WORDS[field as PartField];
     if (!value.ok)
@@ -205,21 +224,18 @@ const resolvePart = (part: Part, group: Group, project: Project): ResolvedPart |
         `${part.name}, ${what}: it comes to −${formatLength(-value.value, project.unit)}. Change a measure that it follows from.`,
       );
   }
-  if (part.kind === 'hardware') return base;
-  if (base.length <= 0)
-    return fault(
-      'length',
-      values.length
-        ? `${part.name}, length: it comes to nothing. Change a measure that it follows from.`
-        : `${part.name} has no length; give it one.`,
-    );
-  if (part.kind === 'sheet') {
-    const thickness = parseThickness(part.section, project.unit);
-    if (!thickness.ok) return fault('section', thickness.problems[0]?.sentence ?? '');
-    if (base.width <= 0)
-      return fault('width', `${part.name} is cut from a sheet and has no width; give it one.`);
-    return { ...base, thickness: thickness.value };
-  }
+  return null;
+};
+
+const asSheet = (base: ResolvedPart, part: Part, project: Project, fault: Fault): ResolvedPart | Problem => {
+  const thickness = parseThickness(part.section, project.unit);
+  if (!thickness.ok) return fault('section', thickness.problems[0]?.sentence ?? '');
+  if (base.width <= 0)
+    return fault('width', `${part.name} is cut from a sheet and has no width; give it one.`);
+  return { ...base, thickness: thickness.value };
+};
+
+const asBoard = (base: ResolvedPart, part: Part, project: Project, fault: Fault): ResolvedPart | Problem => {
   const section = parseSection(part.section, project.unit);
   if (!section.ok) return fault('section', section.problems[0]?.sentence ?? '');
   const ends = parseEnds(part.ends);

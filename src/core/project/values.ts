@@ -65,14 +65,7 @@ const workOut = (project: Project): Values => {
     for (const option of group.options) {
       const inside = scope({ group, option });
       for (const part of option.parts) {
-        const found: Values['parts'][string] = {};
-        const place = `${group.name} / ${part.name}`;
-        const put = (field: PartField, result: Result<number>) =>
-          (found[field] = at(`${place}: ${WORDS[field]}`, result));
-        for (const [field, measure] of measuresOf(part))
-          if (measure && isFormula(measure.text, project.unit)) put(field, inside.length(measure.text));
-        if (part.formulas?.quantity !== undefined) put('quantity', inside.count(part.formulas.quantity));
-        if (part.formulas?.angle !== undefined) put('angle', inside.angle(part.formulas.angle));
+        const found = partValues(part, group, inside, project.unit);
         if (Object.keys(found).length > 0) values.parts[part.id] = found;
       }
       for (const joint of option.joints ?? [])
@@ -87,6 +80,17 @@ const workOut = (project: Project): Values => {
       values.extras[extra.id] = at(extra.name, inside.amount(extra.amount, extra.rule));
     }
   return values;
+};
+
+const partValues = (part: Part, group: Group, inside: Reader, unit: LengthUnit): Values['parts'][string] => {
+  const found: Values['parts'][string] = {};
+  const put = (field: PartField, result: Result<number>) =>
+    (found[field] = at(`${group.name} / ${part.name}: ${WORDS[field]}`, result));
+  for (const [field, measure] of measuresOf(part))
+    if (measure && isFormula(measure.text, unit)) put(field, inside.length(measure.text));
+  if (part.formulas?.quantity !== undefined) put('quantity', inside.count(part.formulas.quantity));
+  if (part.formulas?.angle !== undefined) put('angle', inside.angle(part.formulas.angle));
+  return found;
 };
 
 export const WORDS: Record<PartField, string> = {

@@ -196,26 +196,20 @@ export const buildMade = (helper: Helper, told: HelperInput, context: BuildConte
     ),
   );
   const say = (text: string) => withNewNames(text, renamed);
-  for (const { key, formula, kind } of made.follows ?? []) {
-    const name = names.nameOf(key);
-    const variable = names.variables.find((candidate) => candidate.name === name);
-    if (variable)
-      Object.assign(variable, { formula: ownParts(say(formula), context, made), kind: kind ?? 'length' });
-  }
+  followParts(names, made, (formula) => ownParts(say(formula), context, made));
   const parts = made.parts
     .filter(({ quantity }) => quantity !== '0')
     .map((part) => toPart(part, held.get(identifier(part.name)), say, project.unit, newId));
   const byRole = new Map(parts.map((part) => [part.role ?? '', part]));
+  const jointsBefore = before?.joints ?? [];
   const option: Option = {
     id: before?.id ?? newId(),
     name: before?.name ?? helper.title,
     // What was added by hand stays.
     parts: [...parts, ...(before?.parts.filter(({ role }) => role === undefined) ?? [])],
     joints: [
-      ...made.joints.flatMap((joint) =>
-        toJoint(joint, byRole, before?.joints ?? [], say, project.unit, newId),
-      ),
-      ...(before?.joints?.filter(({ role }) => role === undefined) ?? []),
+      ...made.joints.flatMap((joint) => toJoint(joint, byRole, jointsBefore, say, project.unit, newId)),
+      ...jointsBefore.filter(({ role }) => role === undefined),
     ],
     made: { helper: helper.id, answers: names.kept },
   };
@@ -235,6 +229,19 @@ export const buildMade = (helper: Helper, told: HelperInput, context: BuildConte
     variables: names.variables,
     extras: extras.map((extra) => ({ ...extra, groupId: added.id })),
   });
+};
+
+/** Gives the measures that follow from others the formulas of what is made. */
+const followParts = (
+  names: ReturnType<typeof nameMeasures>,
+  { follows = [] }: Made,
+  formulaOf: (formula: string) => string,
+): void => {
+  for (const { key, formula, kind } of follows) {
+    const name = names.nameOf(key);
+    const variable = names.variables.find((candidate) => candidate.name === name);
+    if (variable) Object.assign(variable, { formula: formulaOf(formula), kind: kind ?? 'length' });
+  }
 };
 
 /** A measure stands outside of its group: parts of the group are named with it. */

@@ -15,6 +15,7 @@ import {
 import { NO_OWN, reach, type OwnMaterials } from '../lumber';
 import { buildMade, sizesOf, toldBefore } from './build';
 import { helperOf } from './helpers';
+import type { Helper } from './types';
 
 /** Something about a part, a joint or a group that a builder would want to look at. */
 export interface Check {
@@ -96,14 +97,17 @@ const mirrorFault = (part: Part, option: Option): string | null => {
 };
 
 /** Rows that do not come out, gaps that are too large, counts that the helper would not make. */
-const helperChecks = (
-  project: Project,
-  group: Group,
-  option: Option,
-): Pick<Check, 'code' | 'id' | 'sentence' | 'weight'>[] => {
+const helperChecks = (project: Project, group: Group, option: Option): Found[] => {
   const helper = option.made && helperOf(option.made.helper);
-  if (!helper) return [];
-  const found: Pick<Check, 'code' | 'id' | 'sentence' | 'weight'>[] = [];
+  return helper
+    ? [...rowChecks(helper, project, group, option), ...countChecks(helper, project, group, option)]
+    : [];
+};
+
+type Found = Pick<Check, 'code' | 'id' | 'sentence' | 'weight'>;
+
+const rowChecks = (helper: Helper, project: Project, group: Group, option: Option): Found[] => {
+  const found: Found[] = [];
   const sizes = sizesOf(project, group, option);
   const size = (ticks: Ticks) => formatLength(ticks, project.unit);
   const counted = option.parts.reduce((sum, { quantity }) => sum + quantity, 0);
@@ -131,6 +135,10 @@ const helperChecks = (
         sentence: `${name}: it adds up to ${size(total)}, and ${size(span)} was asked for.`,
       });
   }
+  return found;
+};
+
+const countChecks = (helper: Helper, project: Project, group: Group, option: Option): Found[] => {
   const told = toldBefore(helper, option, project);
   const command = buildMade(helper, told, {
     project,
@@ -139,7 +147,8 @@ const helperChecks = (
     materials: group.materials,
     newId: () => 'check',
   });
-  if (!command.ok || command.value.type !== 'remake') return found;
+  if (!command.ok || command.value.type !== 'remake') return [];
+  const found: Found[] = [];
   for (const wanted of command.value.option.parts) {
     const part = option.parts.find(({ role }) => role !== undefined && role === wanted.role);
     if (!part || part.formulas?.quantity === wanted.formulas?.quantity) continue;

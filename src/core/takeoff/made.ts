@@ -21,13 +21,7 @@ export const toPart = (
     role: identifier(made.name),
     kind: isSheet ? 'sheet' : 'board',
     quantity: isCount ? Number(made.quantity) : 1,
-    formulas:
-      isCount && !made.angle
-        ? undefined
-        : {
-            ...(isCount ? {} : { quantity: say(made.quantity) }),
-            ...(made.angle ? { angle: say(made.angle) } : {}),
-          },
+    formulas: formulasOf(made, say),
     section: section?.ok ? section.value.name : made.section,
     length: measure(made.length),
     width: made.width === undefined ? null : measure(made.width),
@@ -36,6 +30,12 @@ export const toPart = (
     shows: held?.shows ?? made.shows,
     note: held?.note ?? made.note ?? '',
   };
+};
+
+const formulasOf = ({ quantity, angle }: MadePart, say: (text: string) => string): Part['formulas'] => {
+  const isCount = /^\d+$/.test(quantity);
+  if (isCount && !angle) return undefined;
+  return { ...(isCount ? {} : { quantity: say(quantity) }), ...(angle ? { angle: say(angle) } : {}) };
 };
 
 /** A joint as it is kept; none where one of its parts is not made. */

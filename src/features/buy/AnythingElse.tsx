@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { blankFault, faultOf } from '@/core/result';
 import { categoryOf } from '@/core/budget';
 import { capital } from '@/core/capital';
 import { parseCount, parseMoney, symbol } from '@/core/units';
@@ -7,6 +8,7 @@ import { currentOffers } from '@/core/pricing';
 import { CATEGORIES, emptyExtra, type Category } from '@/core/project';
 import { nameKey } from '@/core/lumber';
 import { newId, notify, type OpenProject } from '@/hooks';
+import { useTries } from '@/forms';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 
 /** Something to buy beyond the wood: glue, sandpaper, a hired drill; from the price book by its name, or at a typed price. */
@@ -17,7 +19,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
   const [quantity, setQuantity] = useState('1');
   const [price, setPrice] = useState('');
   const [chosen, setChosen] = useState<Category | null>(null);
-  const [isTried, setTried] = useState(false);
+  const tries = useTries();
   const item = name.trim();
   const count = parseCount(quantity);
   const typed = price.trim() === '' ? null : parseMoney(price, currency);
@@ -34,7 +36,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
         );
   const category = chosen ?? categoryOf({ kind: 'hardware', name: item });
   const add = (isOwned: boolean) => {
-    setTried(true);
+    tries.attempt();
     const isPriced = isOwned || sold !== undefined || typed?.ok === true;
     if (item === '' || !count.ok || (typed && !typed.ok) || !isPriced) return;
     const extra = {
@@ -48,12 +50,10 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
     notify({ text: `${item} is in the project.`, action: { label: 'Undo', run: undo } });
     onClose();
   };
+  const isUnknown = !typed && !sold && item !== '';
   const priceFault =
-    typed && !typed.ok
-      ? (typed.problems[0]?.sentence ?? null)
-      : isTried && !typed && !sold && item !== ''
-        ? 'No store of the price book has it by that name; write what one costs.'
-        : null;
+    faultOf(typed) ??
+    tries.told(isUnknown ? 'No store of the price book has it by that name; write what one costs.' : null);
   return (
     <Detail
       title="Something else to buy"
@@ -73,7 +73,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
         onChange={setName}
         autoFocus
         onSubmitEditing={() => add(false)}
-        error={isTried && item === '' ? 'Say what it is, such as wood glue or drill hire.' : null}
+        error={tries.told(blankFault(item, 'Say what it is, such as wood glue or drill hire.'))}
         help="Such as wood glue, sandpaper, a blade, concrete, drill hire."
       />
       {alike.length > 0 ? (
@@ -91,12 +91,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
           ))}
         </View>
       ) : null}
-      <Stepper
-        label="How many"
-        value={quantity}
-        onChange={setQuantity}
-        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
-      />
+      <Stepper label="How many" value={quantity} onChange={setQuantity} error={faultOf(count)} />
       {sold && !typed ? (
         <Text tone="soft">The price book has it: it is bought where that is cheapest.</Text>
       ) : null}

@@ -19,7 +19,7 @@ import {
 import {
   newId,
   notify,
-  STALE_AFTER,
+  staleAfter,
   today,
   useSettings,
   useToday,
@@ -49,7 +49,7 @@ export const BuyList = ({ open, plan, onEdit }: Props) => {
   const oldWords = (buy: Buy): string => {
     const offer = offerOf(buy);
     const seen = offer ? knownOn(offer, book) : null;
-    if (!offer || !isStale(seen, day, settings.staleAfter ?? STALE_AFTER)) return '';
+    if (!offer || !isStale(seen, day, staleAfter(settings))) return '';
     return seen === null ? 'price of no known day' : `price seen ${daysBetween(seen, day)} days ago`;
   };
   const pending = usePending(open.generation);

@@ -1,17 +1,17 @@
-import { useEffect, useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { Link } from 'expo-router';
-import { explainToBuy, explainVerdict, recordPurchase } from '@/core/budget';
+import { recordPurchase } from '@/core/budget';
 import { hazardContext } from '@/core/compare';
-import { formatLength, formatMoney } from '@/core/units';
-import { planCost, shownPlan, type Plan, type PlanProblem } from '@/core/plan';
+import { formatLength } from '@/core/units';
+import { shownPlan, type Plan, type PlanProblem } from '@/core/plan';
 import { cautionsFor } from '@/core/lumber';
 import { tagName } from '@/core/project';
 import {
   notify,
   today,
-  useByHand,
+  useForAWhile,
   usePlanned,
   useProject,
   type OpenProject,
@@ -22,24 +22,22 @@ import {
   Button,
   Cautions,
   Columns,
-  Figure,
   Icon,
   Row,
   SegmentedButtons,
-  StatusBadge,
   useColors,
   useIsWide,
   Text,
 } from '@/ui';
-import { Explained, PurchaseForm, type PurchaseAt } from '@/forms';
+import { PurchaseForm, type PurchaseAt } from '@/forms';
 import { AnythingElse } from './AnythingElse';
+import { BuyHead } from './BuyHead';
 import { Boards } from './Boards';
 import { CheaperWays } from './CheaperWays';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
 import { Needless } from './Needless';
 import { NotInSums, Unpriced, unpricedNeeds } from './Unpriced';
-import { doingWords, proofWords, verdictOf } from './words';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { RackClaims } from './RackClaims';
@@ -62,44 +60,20 @@ const VIEWS = [
 ] as const;
 
 const Buy = ({ open }: { open: PlannedProject }) => {
-  const { project, book, dispatch, undo, plan, money, doing, isStale, stop, failure } = open;
+  const { project, book, plan, doing, isStale } = open;
   const isWide = useIsWide();
   const shown = shownPlan(plan);
-  const isLong = useForAWhile(doing !== null);
   const isSettled = useForAWhile(doing === null && !isStale);
-  const byHandCost = useByHand(open.request);
-  // What has a typed price is bought the same way by hand.
-  const besidePlan = shown ? money.toBuy - planCost(shown) : 0;
-  const byHand = shown && byHandCost !== null ? byHandCost - shown.committedShipping + besidePlan : null;
   const [view, setView] = useState<'list' | 'boards'>('list');
   const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
   const [isAdding, setAdding] = useState(false);
-  const [explained, setExplained] = useState<'sum' | 'verdict' | null>(null);
-  const remove = ({ purchase, line }: PurchaseAt) => {
-    const gone = purchase.lines[line];
-    const name = gone ? tagName(gone.item) : '';
-    if (gone) dispatch({ type: 'removeLine', purchaseId: purchase.id, line: gone });
-    setBought(null);
-    notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
-  };
-  // What is left to buy says nothing of the whole: by hand too much was bought by then.
   const unpriced = useMemo(() => unpricedNeeds({ project, book }, plan.problems), [project, book, plan]);
   const others = plan.problems.filter(({ code }) => code !== 'noPrice');
-  const isWhole = plan.status !== 'infeasible' && project.purchases.length === 0;
   const form = isAdding ? (
     <AnythingElse open={open} onClose={() => setAdding(false)} />
   ) : bought ? (
-    <PurchaseForm
-      key={`${bought.purchase.id}-${bought.line}`}
-      project={project}
-      stores={Object.values(book.stores).filter(({ currency }) => currency === project.currency)}
-      at={bought}
-      isPlanned
-      onSave={(purchase) => dispatch(recordPurchase(project, book, plan, purchase, today()))}
-      onRemove={bought.isNew ? undefined : { label: 'Not bought', run: () => remove(bought) }}
-      onClose={() => setBought(null)}
-    />
+    <BoughtForm open={open} at={bought} onClose={() => setBought(null)} />
   ) : null;
   const isEmpty = project.groups.every(({ options }) => options.every(({ parts }) => parts.length === 0));
   if (isEmpty)
@@ -116,55 +90,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   ) : null;
   return (
     <Columns detail={form} beside={boards}>
-      <View style={styles.head}>
-        <View style={styles.headline}>
-          <Figure label="Where the sum to buy comes from" onPress={() => setExplained('sum')}>
-            <Text size="title">
-              {`${formatMoney(money.toBuy, project.currency)} to buy${money.complete ? '' : ', so far'}`}
-            </Text>
-          </Figure>
-          {shown?.status === 'proved' || (shown && doing === null && shown.total > shown.lowerBound) ? (
-            <Pressable
-              role="button"
-              aria-label={`${verdictOf(plan)}: what that rests on`}
-              onPress={() => setExplained('verdict')}
-              style={styles.verdict}
-            >
-              <StatusBadge text={verdictOf(plan)} tone={shown.status === 'proved' ? 'good' : 'plain'} />
-            </Pressable>
-          ) : null}
-        </View>
-        {shown ? (
-          <Text size="small" tone="soft">
-            {doing === null ? proofWords(shown, unpriced.length, others.length) : doingWords(shown, doing)}
-          </Text>
-        ) : null}
-        {failure ? (
-          <Text size="small" tone="bad" role="status">
-            {failure}
-          </Text>
-        ) : null}
-        {isLong ? (
-          <Button mode="text" compact onPress={stop} style={styles.stop}>
-            Stop looking
-          </Button>
-        ) : null}
-        {shown && isWhole && byHand !== null && byHand > money.toBuy ? (
-          <Text size="small" tone="soft">
-            {`By hand, one store, one length: ${formatMoney(byHand, project.currency)}. This plan saves ${formatMoney(byHand - money.toBuy, project.currency)}.`}
-          </Text>
-        ) : null}
-      </View>
-      {explained === null ? null : (
-        <Explained
-          title={explained === 'sum' ? 'What is to buy' : `Why it says “${verdictOf(plan)}”`}
-          currency={project.currency}
-          onClose={() => setExplained(null)}
-          {...(explained === 'sum'
-            ? { explanations: [explainToBuy(project, book, plan)] }
-            : { sentences: explainVerdict(plan) })}
-        />
-      )}
+      <BuyHead open={open} unpriced={unpriced.length} unmade={others.length} />
       {shown ? <NotFit open={open} plan={shown} /> : null}
       <Needless open={open} plan={plan} />
       <RackClaims open={open} />
@@ -199,18 +125,28 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   );
 };
 
-/** Whether something has gone on for a second: what is over sooner needs no button. */
-const useForAWhile = (isOn: boolean): boolean => {
-  const [isLong, setLong] = useState(false);
-  useEffect(() => {
-    if (!isOn) return undefined;
-    const timer = setTimeout(() => setLong(true), 1000);
-    return () => {
-      clearTimeout(timer);
-      setLong(false);
-    };
-  }, [isOn]);
-  return isLong;
+/** What was paid of something, recorded or mended. */
+const BoughtForm = ({ open, at, onClose }: { open: PlannedProject; at: PurchaseAt; onClose: () => void }) => {
+  const { project, book, plan, dispatch, undo } = open;
+  const remove = () => {
+    const gone = at.purchase.lines[at.line];
+    const name = gone ? tagName(gone.item) : '';
+    if (gone) dispatch({ type: 'removeLine', purchaseId: at.purchase.id, line: gone });
+    onClose();
+    notify({ text: `${name} is to buy again.`, action: { label: 'Undo', run: undo } });
+  };
+  return (
+    <PurchaseForm
+      key={`${at.purchase.id}-${at.line}`}
+      project={project}
+      stores={Object.values(book.stores).filter(({ currency }) => currency === project.currency)}
+      at={at}
+      isPlanned
+      onSave={(purchase) => dispatch(recordPurchase(project, book, plan, purchase, today()))}
+      onRemove={at.isNew ? undefined : { label: 'Not bought', run: remove }}
+      onClose={onClose}
+    />
+  );
 };
 
 /** What cannot be made, and why. */
@@ -253,10 +189,6 @@ const Short = ({ plan, unit }: { plan: Plan; unit: 'in' | 'mm' }) => (
 const styles = StyleSheet.create({
   wait: { marginTop: 60 },
   pad: { padding: 16 },
-  head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
-  headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
-  stop: { alignSelf: 'flex-start', marginLeft: -8 },
-  verdict: { minHeight: 44, justifyContent: 'center' },
   problem: { paddingHorizontal: 16, paddingVertical: 10 },
   problemLine: { flexDirection: 'row', gap: 10, alignItems: 'center' },
   grow: { flex: 1 },

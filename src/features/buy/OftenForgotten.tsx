@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { faultOf } from '@/core/result';
 import { forgottenIn, type Forgotten } from '@/core/compare';
 import { parseMoney, symbol } from '@/core/units';
 import type { Plan } from '@/core/plan';
@@ -99,7 +100,7 @@ const ForgottenItem = ({
               inputMode="decimal"
               onSubmitEditing={save}
               autoFocus
-              error={price !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+              error={price === '' ? null : faultOf(read)}
             />
           </View>
           <Button mode="contained" onPress={save} disabled={!read.ok}>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { faultOf } from '@/core/result';
 import { parseCount, parseLength, parseTag, symbol } from '@/core/units';
 import { hardwareNearness } from '@/core/hardwareKey';
 import type { PlanProblem } from '@/core/plan';
@@ -167,7 +168,7 @@ const Line = ({
                 shownLabel="length sold"
                 value={length}
                 onChange={setLength}
-                error={isLength?.ok === false ? (isLength.problems[0]?.sentence ?? null) : null}
+                error={faultOf(isLength)}
                 pad={unit}
               />
             </View>
@@ -183,7 +184,7 @@ const Line = ({
             onChange={setText}
             inputMode="decimal"
             onSubmitEditing={save}
-            error={text !== '' && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            error={text === '' ? null : faultOf(read)}
           />
         </View>
         {need.kind === 'hardware' ? (
@@ -195,7 +196,7 @@ const Line = ({
               onChange={setPieces}
               inputMode="numeric"
               onSubmitEditing={save}
-              error={pieces !== '' && !pack.ok ? (pack.problems[0]?.sentence ?? null) : null}
+              error={pieces === '' ? null : faultOf(pack)}
             />
           </View>
         ) : null}

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { blankFault, faultOf } from '@/core/result';
 import { buildOrBuy, type Outcome } from '@/core/compare';
 import { formatDay, formatMoney, parseMoney, symbol, isDay } from '@/core/units';
 import type { ReadyMade, Work } from '@/core/project';
 import { newId, notify, useToday, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, IconAction, Row, SumRow, TextField, Text } from '@/ui';
-import { WorkFields } from '@/forms';
+import { useTries, WorkFields } from '@/forms';
 
 const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
@@ -86,17 +87,17 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
   const [price, setPrice] = useState('');
   const [source, setSource] = useState('');
   const [date, setDate] = useState<string | null>(null);
-  const [isTried, setIsTried] = useState(false);
+  const tries = useTries();
   const seen = date ?? today;
   const read = parseMoney(price, currency);
   const add = () => {
-    setIsTried(true);
+    tries.attempt();
     if (!read.ok || source.trim() === '' || !isDay(seen)) return;
     onAdd({ id: newId(), price: read.value, source: source.trim(), date: seen });
     setDate(null);
     setPrice('');
     setSource('');
-    setIsTried(false);
+    tries.restart();
   };
   return (
     <View style={styles.fields}>
@@ -108,7 +109,7 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
             value={price}
             onChange={setPrice}
             onSubmitEditing={add}
-            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? '') : null}
+            error={tries.told(faultOf(read))}
           />
         </View>
         <View style={styles.grow}>
@@ -117,7 +118,7 @@ const AddReadyMade = ({ currency, onAdd }: { currency: string; onAdd: (seen: Rea
             value={source}
             onChange={setSource}
             onSubmitEditing={add}
-            error={isTried && source.trim() === '' ? 'Say where you saw it, to find it again.' : null}
+            error={tries.told(blankFault(source, 'Say where you saw it, to find it again.'))}
           />
         </View>
       </View>

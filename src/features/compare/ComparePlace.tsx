@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
 import { groupBy } from '@/core/groupBy';
-import { shownPlan } from '@/core/plan';
+import { shownPlan, type PlanProblem } from '@/core/plan';
 import { formatMoney } from '@/core/units';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
@@ -137,20 +137,13 @@ const Compare = ({ open }: { open: PlannedProject }) => {
         <>
           <View style={styles.head}>
             <Text size="small" tone="soft" style={styles.grow}>
-              {project.builds > 1
-                ? `All ${project.builds}, at the till: `
-                : 'The whole project, at the till: '}
-              each way is a plan of its own.
+              {`${wholeWords(project.builds)}, at the till: each way is a plan of its own.`}
             </Text>
             <Button mode="outlined" icon="add" onPress={() => setIsAdding(true)} disabled={!proposals}>
               Add a way
             </Button>
           </View>
-          {plan.problems.length > 0 ? (
-            <Text size="small" tone="bad" style={styles.lacking}>
-              {`In no sum here: ${plan.problems[0]?.sentence ?? ''}${plan.problems.length > 1 ? ` And ${plan.problems.length - 1} more, see Buy.` : ''}`}
-            </Text>
-          ) : null}
+          <Lacking problems={plan.problems} />
           <Chart columns={shared.columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
           <Twins columns={columns} />
@@ -168,6 +161,16 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     </Columns>
   );
 };
+
+const wholeWords = (builds: number): string => (builds > 1 ? `All ${builds}` : 'The whole project');
+
+/** What is in no sum that is compared. */
+const Lacking = ({ problems: [first, ...more] }: { problems: PlanProblem[] }) =>
+  first ? (
+    <Text size="small" tone="bad" style={styles.lacking}>
+      {`In no sum here: ${first.sentence}${more.length > 0 ? ` And ${more.length} more, see Buy.` : ''}`}
+    </Text>
+  ) : null;
 
 /** Ways that come to the same as another, in one line: they are no choice. */
 const Twins = ({ columns }: { columns: Column[] }) => {

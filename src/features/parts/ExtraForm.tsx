@@ -19,6 +19,7 @@ import {
   homeOf,
   type Extra,
   type ExtraRule,
+  type Project,
 } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { notify, type OpenProject } from '@/hooks';
@@ -57,16 +58,6 @@ export const ExtraForm = ({
     notify({ text: `${extra.name} is deleted.`, action: { label: 'Undo', run: undo } });
   };
   const { rule } = extra;
-  const isSurface = rule === 'finish' || rule === 'glue';
-  const readAmount = (text: string): Result<string> => {
-    if (text.trim() === '' && isSurface) return ok('');
-    const value = scopeOf(project)(homeOf(project, extra.groupId)).amount(text, rule);
-    return value.ok ? ok(text.trim()) : value;
-  };
-  const readCovers = (text: string): Result<string> => {
-    const value = rule === 'volume' ? parseVolume(text) : parseArea(text);
-    return value.ok ? ok(text.trim()) : value;
-  };
   const result = resolveExtra(extra, project, resolve(project).parts);
   return (
     <Detail title={extra.name} onClose={onClose} foot={<EditFoot onRemove={remove} onDone={onClose} />}>
@@ -133,51 +124,7 @@ export const ExtraForm = ({
           onChange={(faces) => edit({ faces })}
         />
       ) : null}
-      {isSurface ? null : (
-        <ReadField
-          label={
-            rule === 'count'
-              ? 'How many, or a formula'
-              : rule === 'area'
-                ? 'Area, as a formula'
-                : 'Volume, as a formula'
-          }
-          text={extra.amount}
-          read={readAmount}
-          onRead={(amount) => edit({ amount })}
-          help={
-            rule === 'count'
-              ? null
-              : rule === 'area'
-                ? 'Such as length * width.'
-                : 'Such as length * width * height.'
-          }
-        />
-      )}
-      {rule === 'count' ? null : (
-        <>
-          {rule === 'volume' ? null : (
-            <ReadField
-              label="Coats or layers"
-              inputMode="numeric"
-              text={String(extra.coats)}
-              read={parseCount}
-              onRead={(coats) => edit({ coats: Math.min(20, coats) })}
-            />
-          )}
-          <ReadField
-            label={rule === 'volume' ? 'One fills' : 'One covers'}
-            text={extra.covers}
-            read={readCovers}
-            onRead={(covers) => edit({ covers })}
-            help={
-              rule === 'finish'
-                ? 'The label says. Rule of thumb: 150 to 350 ft2 a gallon, by how rough the wood is.'
-                : null
-            }
-          />
-        </>
-      )}
+      <AmountFields extra={extra} project={project} onEdit={edit} />
       <View role={result.ok ? undefined : 'alert'}>
         <Text size="small" tone={result.ok ? 'soft' : 'bad'}>
           {result.ok
@@ -186,6 +133,69 @@ export const ExtraForm = ({
         </Text>
       </View>
     </Detail>
+  );
+};
+
+const AMOUNTS = {
+  count: { label: 'How many, or a formula', help: null },
+  area: { label: 'Area, as a formula', help: 'Such as length * width.' },
+  volume: { label: 'Volume, as a formula', help: 'Such as length * width * height.' },
+} as const;
+
+/** How much of it, and what one can or bag does. */
+const AmountFields = ({
+  extra,
+  project,
+  onEdit,
+}: {
+  extra: Extra;
+  project: Project;
+  onEdit: (fields: Partial<Omit<Extra, 'id'>>) => void;
+}) => {
+  const { rule } = extra;
+  const readAmount = (text: string): Result<string> => {
+    const value = scopeOf(project)(homeOf(project, extra.groupId)).amount(text, rule);
+    return value.ok ? ok(text.trim()) : value;
+  };
+  const readCovers = (text: string): Result<string> => {
+    const value = rule === 'volume' ? parseVolume(text) : parseArea(text);
+    return value.ok ? ok(text.trim()) : value;
+  };
+  const amount = rule === 'finish' || rule === 'glue' ? null : AMOUNTS[rule];
+  return (
+    <>
+      {amount ? (
+        <ReadField
+          label={amount.label}
+          text={extra.amount}
+          read={readAmount}
+          onRead={(text) => onEdit({ amount: text })}
+          help={amount.help}
+        />
+      ) : null}
+      {rule === 'count' || rule === 'volume' ? null : (
+        <ReadField
+          label="Coats or layers"
+          inputMode="numeric"
+          text={String(extra.coats)}
+          read={parseCount}
+          onRead={(coats) => onEdit({ coats: Math.min(20, coats) })}
+        />
+      )}
+      {rule === 'count' ? null : (
+        <ReadField
+          label={rule === 'volume' ? 'One fills' : 'One covers'}
+          text={extra.covers}
+          read={readCovers}
+          onRead={(covers) => onEdit({ covers })}
+          help={
+            rule === 'finish'
+              ? 'The label says. Rule of thumb: 150 to 350 ft2 a gallon, by how rough the wood is.'
+              : null
+          }
+        />
+      )}
+    </>
   );
 };
 

@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
+import { faultAt } from '@/core/result';
 import { formatTag, symbol } from '@/core/units';
 import { asCompared, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
 import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/hooks';
+import { useTries } from '@/forms';
 import { Button, Choice, TextField, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
@@ -55,16 +57,13 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   const { unit, currency, offers, dispatch } = desk;
   const isWide = useIsWide();
   const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
-  const [wasTried, setTried] = useState(false);
+  const tries = useTries();
   const entry = visit.entry ?? blankEntry(ask, unit);
   const input = useRef<View>(null);
   const last = lastPrice(ask);
   const read = readEntry(ask, entry, unit, desk.today);
   const units = unitsFor(ask, unit);
-  const fault = (place: string) =>
-    wasTried && !read.ok
-      ? (read.problems.find((problem) => problem.place === place)?.sentence ?? null)
-      : null;
+  const fault = (place: string) => tries.told(faultAt(read, place));
   const set = (fields: Partial<Entry>) => {
     setDoubt(null);
     onVisit({ ...visit, key: ask.key, entry: { ...entry, ...fields } });
@@ -88,7 +87,7 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
     answer({ kind, priceId: id }, itemKey(price.item));
   };
   const save = () => {
-    setTried(true);
+    tries.attempt();
     if (!read.ok) return;
     const found = doubtAbout(read.value, ask, visit.storeId, offers);
     if (found) setDoubt(found);
@@ -116,7 +115,7 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   };
   const typeAgain = () => {
     set({ price: '' });
-    setTried(false);
+    tries.restart();
     toPrice();
   };
   const compared = read.ok ? comparison(read.value, desk) : '';

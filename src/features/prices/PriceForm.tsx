@@ -1,9 +1,11 @@
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { faultAt } from '@/core/result';
 import { formatTag, type LengthUnit } from '@/core/units';
 import { allCompared, currentOffers, perPurchase, usualPieces } from '@/core/pricing';
 import { emptyStore, type Kind, type Price, type PriceUnit } from '@/core/project';
 import { newId, notify } from '@/hooks';
+import { useTries } from '@/forms';
 import { Button, Choice, Detail, KINDS, TextField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { readDraft, roughFor, type PriceDraft } from './draft';
@@ -75,7 +77,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
   const { unit, currency, book, stores, dispatch, undo } = desk;
   const [draft, setDraft] = useState(initial);
   const [newStore, setStore] = useState(initialStore);
-  const [wasTried, setTried] = useState(false);
+  const tries = useTries();
   const read = readDraft(draft, unit, desk.today);
   const isNewStore = draft.storeId === null;
   const storeFault = isNewStore && newStore.trim() === '' ? 'Give the store a name.' : null;
@@ -88,18 +90,12 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
     setStore(name);
     onDraft?.(draft, name);
   };
-  const fault = (place: keyof PriceDraft): string | null => {
-    const found = read.ok
-      ? null
-      : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
-    return wasTried || String(draft[place] ?? '') !== '' ? found : null;
-  };
   const field = (place: FieldPlace, label: string, help?: string) => (
     <TextField
       label={label}
       value={draft[place]}
       onChange={(text) => set({ [place]: text })}
-      error={fault(place)}
+      error={tries.told(faultAt(read, place), draft[place])}
       help={help}
       onSubmitEditing={save}
       inputMode={DECIMAL.includes(place) ? 'decimal' : 'text'}
@@ -140,7 +136,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
           label="Name of the store"
           value={newStore}
           onChange={setNewStore}
-          error={wasTried ? storeFault : null}
+          error={tries.told(storeFault)}
           onSubmitEditing={save}
         />
       ) : null}
@@ -173,7 +169,7 @@ export const PriceForm = ({ desk, initial, initialStore = '', onDraft, onClose }
   );
 
   function save(): void {
-    setTried(true);
+    tries.attempt();
     if (!read.ok || storeFault) return;
     const store = isNewStore ? emptyStore(newId(), newStore.trim(), currency) : null;
     const storeId = store?.id ?? draft.storeId ?? '';

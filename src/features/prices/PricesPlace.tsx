@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
+import { assertNever } from '@/core/assertNever';
 import { writePrices } from '@/core/io';
 import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
@@ -75,7 +76,7 @@ const Prices = ({
   kept: Kept | null;
   asksFile: boolean;
 }) => {
-  const { project, stores, unit, otherSide } = desk;
+  const { project, stores, unit } = desk;
   const isWide = useIsWide();
   const router = useRouter();
   const [view, setView] = useState<View_>(desk.needs.length > 0 ? 'needed' : 'all');
@@ -91,53 +92,10 @@ const Prices = ({
   const edit = (seen: Price) => price(draftOfPrice(seen, unit));
   const open = (offer: Offer) => setChosen({ kind: 'offer', offer });
   const keep = (entry: Kept) => keepDraft(place, entry);
-  const detail =
-    chosen?.kind === 'price' ? (
-      <PriceForm
-        key={chosen.key}
-        desk={desk}
-        initial={chosen.draft}
-        initialStore={chosen.newStore}
-        onDraft={(draft, newStore) => keep({ form: 'price', draft, newStore })}
-        onClose={close}
-      />
-    ) : chosen?.kind === 'store' ? (
-      <StoreForm
-        key={chosen.id ?? 'new'}
-        desk={desk}
-        storeId={chosen.id}
-        onDraft={(draft) => keep({ form: 'store', id: chosen.id, draft })}
-        {...(chosen.draft ? { kept: chosen.draft } : {})}
-        onClose={close}
-      />
-    ) : chosen?.kind === 'material' ? (
-      <MaterialForm key={chosen.name} desk={desk} name={chosen.name} onClose={close} />
-    ) : chosen?.kind === 'offer' ? (
-      <OfferDetail key={chosen.offer.key} desk={desk} offer={chosen.offer} onEdit={edit} onClose={close} />
-    ) : null;
+  const detail = formOf(chosen, { desk, keep, edit, close });
   return (
     <Columns detail={detail} width={view === 'all' ? 'all' : 'reading'}>
-      {project ? null : (
-        <View style={styles.head}>
-          <Text size="headline" style={styles.grow}>
-            {desk.side === 'samples' ? 'Prices of the samples' : 'Price book'}
-          </Text>
-          {otherSide ? (
-            <Button onPress={() => desk.setSide(otherSide)}>
-              {desk.side === 'own' ? 'See the samples’ prices' : 'See my own prices'}
-            </Button>
-          ) : null}
-          {desk.currencies.length > 1 ? (
-            <Select
-              label="In"
-              usual={desk.currency}
-              value={desk.currency}
-              options={desk.currencies.map((code) => ({ value: code, label: code }))}
-              onChange={desk.setCurrency}
-            />
-          ) : null}
-        </View>
-      )}
+      {project ? null : <BookHead desk={desk} />}
       <SegmentedButtons
         label="Views of the prices"
         value={view}
@@ -198,6 +156,83 @@ const Prices = ({
         <ImportSheet desk={desk} asksAtOnce={asksFile} onClose={() => setOpened(null)} />
       ) : null}
     </Columns>
+  );
+};
+
+/** What is touched of the book, in the form for it; null: nothing. */
+const formOf = (
+  chosen: Chosen | null,
+  {
+    desk,
+    keep,
+    edit,
+    close,
+  }: {
+    desk: PriceBookView;
+    keep: (entry: Kept) => void;
+    edit: (price: Price) => void;
+    close: () => void;
+  },
+) => {
+  switch (chosen?.kind) {
+    case 'price':
+      return (
+        <PriceForm
+          key={chosen.key}
+          desk={desk}
+          initial={chosen.draft}
+          initialStore={chosen.newStore}
+          onDraft={(draft, newStore) => keep({ form: 'price', draft, newStore })}
+          onClose={close}
+        />
+      );
+    case 'store':
+      return (
+        <StoreForm
+          key={chosen.id ?? 'new'}
+          desk={desk}
+          storeId={chosen.id}
+          onDraft={(draft) => keep({ form: 'store', id: chosen.id, draft })}
+          {...(chosen.draft ? { kept: chosen.draft } : {})}
+          onClose={close}
+        />
+      );
+    case 'material':
+      return <MaterialForm key={chosen.name} desk={desk} name={chosen.name} onClose={close} />;
+    case 'offer':
+      return (
+        <OfferDetail key={chosen.offer.key} desk={desk} offer={chosen.offer} onEdit={edit} onClose={close} />
+      );
+    case undefined:
+      return null;
+    default:
+      return assertNever(chosen);
+  }
+};
+
+/** Whose prices these are, and in what currency. */
+const BookHead = ({ desk }: { desk: PriceBookView }) => {
+  const { otherSide } = desk;
+  return (
+    <View style={styles.head}>
+      <Text size="headline" style={styles.grow}>
+        {desk.side === 'samples' ? 'Prices of the samples' : 'Price book'}
+      </Text>
+      {otherSide ? (
+        <Button onPress={() => desk.setSide(otherSide)}>
+          {desk.side === 'own' ? 'See the samples’ prices' : 'See my own prices'}
+        </Button>
+      ) : null}
+      {desk.currencies.length > 1 ? (
+        <Select
+          label="In"
+          usual={desk.currency}
+          value={desk.currency}
+          options={desk.currencies.map((code) => ({ value: code, label: code }))}
+          onChange={desk.setCurrency}
+        />
+      ) : null}
+    </View>
   );
 };
 

@@ -1,7 +1,9 @@
 import { useState } from 'react';
+import { faultAt } from '@/core/result';
 import { formatMoney } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
 import { newId, notify } from '@/hooks';
+import { useTries } from '@/forms';
 import { Button, Choice, Detail, TextField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { draftOfStore, readStore, type StoreDraft } from './storeDraft';
@@ -49,7 +51,7 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
   const held: Store | undefined = book.stores[id];
   const blank = held ?? emptyStore(id, '', currency);
   const [draft, setDraft] = useState(() => kept ?? draftOfStore(blank, unit));
-  const [wasTried, setTried] = useState(false);
+  const tries = useTries();
   const others = desk.stores.filter((store) => store.id !== id);
   const read = readStore(draft, blank, others);
   const set = (fields: Partial<StoreDraft>) => {
@@ -57,16 +59,12 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
     setDraft(next);
     onDraft?.(next);
   };
-  const fault = (place: Field): string | null =>
-    read.ok || (!wasTried && draft[place] === '')
-      ? null
-      : (read.problems.find((problem) => problem.place === place)?.sentence ?? null);
   const field = (place: Field, label: string, help?: string) => (
     <TextField
       label={label}
       value={draft[place]}
       onChange={(text) => set({ [place]: text })}
-      error={fault(place)}
+      error={tries.told(faultAt(read, place), draft[place])}
       help={help}
       onSubmitEditing={save}
       inputMode={place === 'name' || place === 'note' ? 'text' : 'decimal'}
@@ -141,7 +139,7 @@ export const StoreForm = ({ desk, storeId, kept, onDraft, onClose }: Props) => {
   );
 
   function save(): void {
-    setTried(true);
+    tries.attempt();
     if (!read.ok) return;
     dispatch({ type: 'putStore', store: read.value });
     onClose();

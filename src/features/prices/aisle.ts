@@ -1,4 +1,4 @@
-import { parseCount, parseLength, parseTag, type LengthUnit, type Micros } from '@/core/units';
+import { parseCount, parseLength, parseTag, type LengthUnit, type Micros, type Ticks } from '@/core/units';
 import { withUnit } from '@/core/io';
 import {
   amountOf,
@@ -11,7 +11,7 @@ import {
   type Offer,
 } from '@/core/pricing';
 import { itemKey, itemName, type Item, type Price, type PriceUnit } from '@/core/project';
-import { ok, type Result } from '@/core/result';
+import { at, fail, ok, type Result } from '@/core/result';
 import type { PriceBookView } from './priceBookView';
 
 /** One price to find in the store: what was seen there before, or what is needed and never was. */
@@ -115,35 +115,17 @@ export const readEntry = (
   unit: LengthUnit,
   today: string,
 ): Result<Omit<Price, 'id' | 'storeId'>> => {
-  const fault = (place: string, sentence: string): Result<never> => ({
-    ok: false,
-    problems: [{ code: 'entry', place, sentence }],
-  });
-  const price =
-    entry.price.trim() === ''
-      ? fault('price', 'Type the price on the tag, such as 3.98.')
-      : parseTag(entry.price);
-  if (!price.ok) return fault('price', price.problems[0]?.sentence ?? '');
-  if (price.value === 0)
-    return fault('price', 'A price of nothing is none; press “Out of stock” if it is not there.');
-  const pack = parseCount(entry.pack);
-  if (!pack.ok) return fault('pack', pack.problems[0]?.sentence ?? '');
-  const length = ask.item.length ? parseLength(entry.length, unit) : null;
-  if (length && !length.ok) return fault('length', length.problems[0]?.sentence ?? '');
-  const isOther = length?.ok === true && length.value !== ask.item.length?.ticks;
-  const measured: Item = isOther
-    ? {
-        ...ask.item,
-        length: {
-          text: withUnit({ text: entry.length.trim(), ticks: length.value }, unit),
-          ticks: length.value,
-        },
-      }
-    : ask.item;
-  const item = isOther ? { ...measured, name: itemName(measured) } : measured;
+  const price = tagPrice(entry.price);
+  if (!price.ok) return price;
+  const pack = at('pack', parseCount(entry.pack));
+  if (!pack.ok) return pack;
+  const length = ask.item.length ? at('length', parseLength(entry.length, unit)) : ok(null);
+  if (!length.ok) return length;
+  const isOther = length.value !== null && length.value !== ask.item.length?.ticks;
+  const item = isOther ? inLength(ask.item, entry.length, length.value, unit) : ask.item;
   const byMeasure = entry.unit !== 'each' && entry.unit !== 'pack';
   if (amountOf(item, entry.unit) === null)
-    return fault('length', 'Give its length first: the price is for a measure of it.');
+    return fail('entry', 'Give its length first: the price is for a measure of it.', 'length');
   const seen = ask.last && !isOther ? newestOf(ask.last) : null;
   return ok({
     item,
@@ -158,6 +140,20 @@ export const readEntry = (
     ...(seen?.weight && pack.value === seen.pack ? { weight: seen.weight } : {}),
     ...(seen?.rough ? { rough: seen.rough } : {}),
   });
+};
+
+const tagPrice = (text: string): Result<Micros> => {
+  if (text.trim() === '') return fail('entry', 'Type the price on the tag, such as 3.98.', 'price');
+  const price = at('price', parseTag(text));
+  return price.ok && price.value === 0
+    ? fail('entry', 'A price of nothing is none; press “Out of stock” if it is not there.', 'price')
+    : price;
+};
+
+/** The same item in another length. */
+const inLength = (item: Item, text: string, ticks: Ticks, unit: LengthUnit): Item => {
+  const measured = { ...item, length: { text: withUnit({ text: text.trim(), ticks }, unit), ticks } };
+  return { ...measured, name: itemName(measured) };
 };
 
 /** Whether what was read looks like a slipped decimal point, and what was expected, in the same unit. */

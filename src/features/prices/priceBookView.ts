@@ -13,7 +13,7 @@ import {
   type Store,
 } from '@/core/project';
 import {
-  STALE_AFTER,
+  staleAfter,
   type Dispatch,
   useBook,
   useOpenBook,
@@ -63,14 +63,49 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
   const whole = useOpenBook(side);
   const { settings } = useSettings();
   const day = useToday();
+  const project = open?.project ?? null;
+  const book = (open ?? whole)?.book;
+  const { currencies, chosen, setCurrency } = useCurrencies(book, settings.currency);
+  const currency = project?.currency ?? chosen;
+  const projects = useProjectsOf(project, currency, side);
+  const inPlan = useBoughtInPlan(projectId);
+  const derived = useMemo(() => (book ? derive(book, projects, currency) : null), [book, projects, currency]);
+  if (projectId !== null && !open) return open;
+  if (!whole || !book || !derived || !all) return null;
+  const { dispatch, undo } = open ?? whole;
+  const sides = project ? { side: sideOf(project), otherSide: null } : { side, otherSide };
+  return {
+    book,
+    project,
+    projects,
+    unit: projects[0]?.unit ?? settings.unit,
+    currency,
+    currencies,
+    setCurrency,
+    ...sides,
+    setSide,
+    terms: project?.settings ?? settings,
+    staleAfter: staleAfter(settings),
+    today: day,
+    ...derived,
+    inPlan,
+    dispatch,
+    undo,
+  };
+};
+
+/** The currencies of a book, and the one that is looked at. */
+const useCurrencies = (book: Book | undefined, own: string) => {
   const [asked, setCurrency] = useState<string | null>(null);
-  const project = projectId === null ? null : (open?.project ?? null);
-  const book = projectId === null ? whole?.book : open?.book;
-  const currencies = useMemo(() => currenciesOf(book, settings.currency), [book, settings.currency]);
-  const currency =
-    project?.currency ?? (asked && currencies.includes(asked) ? asked : (currencies[0] ?? settings.currency));
-  const records = all?.records;
-  const projects = useMemo(
+  const currencies = useMemo(() => currenciesOf(book, own), [book, own]);
+  const chosen = currencies.find((code) => code === asked) ?? currencies[0] ?? own;
+  return { currencies, chosen, setCurrency };
+};
+
+/** The project, or all of one side in a currency. */
+const useProjectsOf = (project: Project | null, currency: string, side: BookSide): Project[] => {
+  const records = useProjects()?.records;
+  return useMemo(
     () =>
       project
         ? [project]
@@ -79,33 +114,12 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
             .filter((other) => other.currency === currency && sideOf(other) === side),
     [project, records, currency, side],
   );
+};
+
+/** Keys of the offers that the plan of a project buys; none without a project. */
+const useBoughtInPlan = (projectId: string | null): ReadonlySet<string> => {
   const plan = useSnapshot(projectId ?? '')?.plan;
-  const inPlan = useMemo(
-    () => new Set(shownPlan(plan ?? null)?.buys.map(({ offerKey }) => offerKey)),
-    [plan],
-  );
-  const derived = useMemo(() => (book ? derive(book, projects, currency) : null), [book, projects, currency]);
-  if (projectId !== null && !open) return open;
-  if (!whole || !book || !derived || !all) return null;
-  return {
-    book,
-    project,
-    projects,
-    unit: project?.unit ?? projects[0]?.unit ?? settings.unit,
-    currency,
-    currencies,
-    setCurrency,
-    side: project ? sideOf(project) : side,
-    otherSide: project ? null : otherSide,
-    setSide,
-    terms: project?.settings ?? settings,
-    staleAfter: settings.staleAfter ?? STALE_AFTER,
-    today: day,
-    ...derived,
-    inPlan,
-    dispatch: open ? open.dispatch : whole.dispatch,
-    undo: open ? open.undo : whole.undo,
-  };
+  return useMemo(() => new Set(shownPlan(plan ?? null)?.buys.map(({ offerKey }) => offerKey)), [plan]);
 };
 
 /** Which side of the price book is looked at: one's own, or the samples' where there is nothing of one's own or it is asked for. */

@@ -125,16 +125,8 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
     draft[place].trim() === ''
       ? null
       : { text: draft[place].trim(), ticks: need(place, parseLength(draft[place], draft.unit), 0) };
-  const [carryLength, carryWidth] = [optional('carryLength'), optional('carryWidth')];
-  const [sheetLength, sheetWidth] = [optional('sheetLength'), optional('sheetWidth')];
-  if ((sheetLength === null) !== (sheetWidth === null))
-    fault(sheetLength ? 'sheetWidth' : 'sheetLength', 'Write both sides of the largest sheet, or neither.');
+  carry(settings, held, optional, fault);
   const spare = need('spare', readSpare(draft.spare), {});
-  // What a project does not say stays unsaid.
-  if (carryLength || held.maxCarryLength) settings.maxCarryLength = carryLength;
-  if (carryWidth || held.maxCarryWidth) settings.maxCarryWidth = carryWidth;
-  const sheet = sheetLength && sheetWidth ? { length: sheetLength, width: sheetWidth } : null;
-  if (sheet || held.maxCarrySheet) settings.maxCarrySheet = sheet;
   if (Object.keys(spare).length > 0 || held.spare) settings.spare = spare;
   const others = (held.tools ?? USUAL_TOOLS).filter((tool) => tool !== TABLE_SAW);
   if (draft.ripping === 'tools') delete settings.tools;
@@ -153,6 +145,23 @@ export const readDraft = (draft: DetailsDraft, held: PlanSettings): Result<Detai
     // The usual school stays unsaid.
     treatedNearFood: draft.treatedNearFood === 'avoid' ? undefined : draft.treatedNearFood,
   });
+};
+
+/** What goes in the car, put into settings; what a project does not say stays unsaid. */
+const carry = (
+  settings: PlanSettings,
+  held: PlanSettings,
+  optional: (place: (typeof CARRIED)[number]) => Measure | null,
+  fault: (place: (typeof CARRIED)[number], sentence: string) => void,
+): void => {
+  const [carryLength, carryWidth] = [optional('carryLength'), optional('carryWidth')];
+  const [sheetLength, sheetWidth] = [optional('sheetLength'), optional('sheetWidth')];
+  if ((sheetLength === null) !== (sheetWidth === null))
+    fault(sheetLength ? 'sheetWidth' : 'sheetLength', 'Write both sides of the largest sheet, or neither.');
+  if (carryLength || held.maxCarryLength) settings.maxCarryLength = carryLength;
+  if (carryWidth || held.maxCarryWidth) settings.maxCarryWidth = carryWidth;
+  const sheet = sheetLength && sheetWidth ? { length: sheetLength, width: sheetWidth } : null;
+  if (sheet || held.maxCarrySheet) settings.maxCarrySheet = sheet;
 };
 
 /** The draft with another unit for bare numbers: lengths that had none keep theirs. */

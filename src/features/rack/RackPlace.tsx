@@ -4,8 +4,9 @@ import { ActivityIndicator } from 'react-native-paper';
 import { readQuickLine } from '@/core/io';
 import { formatMoney, type LengthUnit } from '@/core/units';
 import { rackName, type Item, type RackEntry } from '@/core/project';
-import { fail, ok, type Result } from '@/core/result';
+import { fail, ok, type Result, faultOf } from '@/core/result';
 import { newId, notify, useOpenBook, useProjectNames, useSettings } from '@/hooks';
+import { useTries } from '@/forms';
 import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
@@ -57,15 +58,15 @@ const Rack = ({
   unit,
 }: NonNullable<ReturnType<typeof useOpenBook>> & { unit: LengthUnit }) => {
   const [text, setText] = useState('');
-  const [isTried, setIsTried] = useState(false);
+  const tries = useTries();
   const entries = Object.values(book.rack ?? {}).sort((a, b) => rackName(a).localeCompare(rackName(b)));
   const read = readEntry(text, unit);
   const add = () => {
-    setIsTried(true);
+    tries.attempt();
     if (!read.ok) return;
     dispatch({ type: 'putOnRack', entries: [{ ...read.value, id: newId() }] });
     setText('');
-    setIsTried(false);
+    tries.restart();
   };
   const remove = (entry: RackEntry) => {
     dispatch({ type: 'takeFromRack', ids: [entry.id] });
@@ -102,7 +103,7 @@ const Rack = ({
             value={text}
             onChange={setText}
             onSubmitEditing={add}
-            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            error={tries.told(faultOf(read))}
             help={
               read.ok
                 ? `${read.value.quantity} × ${rackName(read.value)}`

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { blankFault, faultOf, type Result } from '@/core/result';
 import { cartLine, categoryOf, hardwareItem, type RunLine, type Deviation } from '@/core/budget';
 import { withUnit } from '@/core/io';
 import {
@@ -18,6 +19,7 @@ import { currentOffers, type Offer } from '@/core/pricing';
 import { itemName, tagName, type Item, type Price } from '@/core/project';
 import { nameKey, parseSection } from '@/core/lumber';
 import { newId, today } from '@/hooks';
+import { useTries } from '@/forms';
 import { Button, Choice, Stepper, Detail, Row, TextField, Text } from '@/ui';
 import { cartCommands, letServe, surpriseOf, tellDone, type Run } from './cart';
 
@@ -51,7 +53,7 @@ export const ElseForm = ({
   const [quantity, setQuantity] = useState('1');
   const [price, setPrice] = useState('');
   const [serves, setServes] = useState<'yes' | 'no'>('yes');
-  const [isTried, setTried] = useState(false);
+  const tries = useTries();
   const here = currentOffers(book).filter(
     (offer) =>
       offer.storeId === store.id &&
@@ -77,20 +79,13 @@ export const ElseForm = ({
     here.find((one) =>
       item.kind === 'hardware' ? nameKey(one.name) === nameKey(item.name) : one.itemKey === keyOf(item, one),
     );
-  const each = paid.ok
-    ? toMinor(Math.round(toMicros(paid.value, currency) * (1 + taxAt(store, project.settings))), currency)
-    : 0;
+  const each = eachWithTax(paid, taxAt(store, project.settings), currency);
   const many = count.ok ? count.value : 0;
   const take = () => {
-    setTried(true);
+    tries.attempt();
     if (!item || !paid.ok || !count.ok) return;
-    onSurprise(
-      surpriseOf(
-        run,
-        instead ? `${tagName(item)} bought instead of ${instead.name}` : `${tagName(item)} bought too`,
-        tagName(item),
-      ),
-    );
+    const how = instead ? `instead of ${instead.name}` : 'too';
+    onSurprise(surpriseOf(run, `${tagName(item)} bought ${how}`, tagName(item)));
     const isInstead = instead !== null && serves === 'yes';
     const changes = isInstead && isWood ? letServe(run, wanted.material, item.material) : [];
     const pack = offer?.pack ?? 1;
@@ -106,7 +101,6 @@ export const ElseForm = ({
     tellDone(run, `${many} × ${tagName(item)} in the cart.`, () => onSurprise(null));
     onClose();
   };
-  const fault = (isFaulty: boolean, sentence: string) => (isTried && isFaulty ? sentence : null);
   return (
     <Detail
       title={instead ? `Instead of ${instead.name}` : 'Something else bought'}
@@ -126,20 +120,22 @@ export const ElseForm = ({
             label="Section"
             value={section}
             onChange={setSection}
-            error={fault(wanted.kind === 'board' && !cut.ok, 'Write a section such as 2x4 or 30x90mm.')}
+            error={tries.told(
+              wanted.kind === 'board' && !cut.ok ? 'Write a section such as 2x4 or 30x90mm.' : null,
+            )}
           />
           <TextField
             label="Length"
             value={length}
             onChange={setLength}
             pad={unit}
-            error={fault(!size.ok, size.ok ? '' : (size.problems[0]?.sentence ?? ''))}
+            error={tries.told(faultOf(size))}
           />
           <TextField
             label="Material"
             value={material}
             onChange={setMaterial}
-            error={fault(material.trim() === '', 'Say what wood it is, as the tag does.')}
+            error={tries.told(blankFault(material, 'Say what wood it is, as the tag does.'))}
           />
         </>
       ) : (
@@ -147,14 +143,14 @@ export const ElseForm = ({
           label="What it is, as the tag says"
           value={name}
           onChange={setName}
-          error={fault(name.trim() === '', 'Say what it is, as the tag does.')}
+          error={tries.told(blankFault(name, 'Say what it is, as the tag does.'))}
         />
       )}
       <Stepper
         label={offer && offer.pack > 1 ? `Packs of ${offer.pack}` : 'How many'}
         value={quantity}
         onChange={setQuantity}
-        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+        error={faultOf(count)}
       />
       <TextField
         label={`Price on the tag, each, ${symbol(currency).trim()}`}
@@ -162,7 +158,7 @@ export const ElseForm = ({
         onChange={setPrice}
         inputMode="decimal"
         onSubmitEditing={take}
-        error={fault(!paid.ok, paid.ok ? '' : (paid.problems[0]?.sentence ?? ''))}
+        error={tries.told(faultOf(paid))}
       />
       {instead ? (
         <Choice
@@ -175,6 +171,10 @@ export const ElseForm = ({
     </Detail>
   );
 };
+
+/** One with tax, in minor units; 0 while no price is read. */
+const eachWithTax = (paid: Result<number>, tax: number, currency: string): number =>
+  paid.ok ? toMinor(Math.round(toMicros(paid.value, currency) * (1 + tax)), currency) : 0;
 
 /** What was typed as an item; null while something is missing. */
 const itemFrom = (

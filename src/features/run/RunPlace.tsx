@@ -132,13 +132,7 @@ const Shopping = ({
           <View style={styles.grow}>
             <Text size="title">{store.name}</Text>
             <Text size="small" tone="soft">
-              {[
-                lines.length === 0 ? 'nothing more to take' : `${lines.length} to take`,
-                doing === null ? '' : 'still looking for a cheaper way',
-                isAwake ? 'the screen stays on' : '',
-              ]
-                .filter(Boolean)
-                .join(' · ')}
+              {headWords(lines.length, doing !== null, isAwake)}
             </Text>
           </View>
         </View>
@@ -200,6 +194,15 @@ const Shopping = ({
     </View>
   );
 };
+
+const headWords = (left: number, isDoing: boolean, isAwake: boolean): string =>
+  [
+    left === 0 ? 'nothing more to take' : `${left} to take`,
+    isDoing ? 'still looking for a cheaper way' : '',
+    isAwake ? 'the screen stays on' : '',
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 interface FormProps {
   run: Run;

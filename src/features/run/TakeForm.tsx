@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { cartLine, lineCost, type RunLine, type Deviation } from '@/core/budget';
-import { formatMoney, formatTag, MICROS, parseCount, parseMoney, parseTag, symbol } from '@/core/units';
-import { newestOf, offerAt, perPurchase, tierFor, UNIT_WORDS } from '@/core/pricing';
+import { cartLine, type RunLine, type Deviation } from '@/core/budget';
+import { faultOf } from '@/core/result';
+import { formatMoney, formatTag, MICROS, symbol } from '@/core/units';
 import { choosingNotes, materialOf } from '@/core/lumber';
+import type { Book } from '@/core/project';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 import { cartCommands, seenCommand, surpriseOf, tellDone, type Run } from './cart';
+import { readTake } from './take';
 
 const REST = [
   { value: 'stays', label: 'Stays on the list' },
@@ -30,35 +32,14 @@ export const TakeForm = ({
   const { open, store } = run;
   const { project, book } = open;
   const { currency } = project;
-  const offer = offerAt(book, line.offerKey);
-  const tier = offer ? tierFor(offer.tiers, line.quantity) : null;
-  const seen = tier?.price ?? (offer ? newestOf(offer) : null);
   const [counted, setQuantity] = useState<string | null>(null);
   const quantity = counted ?? String(line.quantity);
   const [tag, setTag] = useState('');
   const [rest, setRest] = useState<'stays' | 'gone'>('stays');
-  const count = parseCount(quantity);
-  const many = count.ok ? count.value : line.quantity;
-  // At the shelf a price as its tag writes it; of what has no price there, the sum that was paid.
-  const isTyped = tag.trim() !== '';
-  const tagged = seen && isTyped ? parseTag(tag) : null;
-  const sum = !seen && isTyped ? parseMoney(tag, currency) : null;
-  const other = seen && tagged?.ok && tagged.value !== seen.price ? tagged.value : null;
-  const unitPrice =
-    seen && other !== null ? (perPurchase({ ...seen, price: other }) ?? undefined) : undefined;
-  const paid = sum ? (sum.ok ? sum.value : 0) : lineCost(line, many, { project, book, unitPrice });
-  const typed = tagged ?? sum;
-  const isReady = count.ok && (typed === null || typed.ok);
-  const isGone = rest === 'gone' && many < line.quantity;
-  const happened = (): string | null => {
-    if (isGone) return `only ${many} × ${line.name} there`;
-    if (other !== null) return `${line.name} costs ${formatTag(other, currency)}${per} here`;
-    if (many < line.quantity) return `${many} × ${line.name} taken, not ${line.quantity}`;
-    return many > line.quantity ? `${many} × ${line.name} taken instead of ${line.quantity}` : null;
-  };
+  const read = readTake(line, { quantity, tag, rest }, { project, book });
+  const { many, seen, typed, other, paid, isReady, isGone, per, cause } = read;
   const take = () => {
     if (!isReady) return;
-    const cause = happened();
     onSurprise(cause === null ? null : surpriseOf(run, cause, line.name));
     const seenThere = {
       price: other ?? undefined,
@@ -85,11 +66,6 @@ export const TakeForm = ({
     open.dispatch(seenCommand(run, line.offerKey, { price: other, available: null }));
     onClose();
   };
-  const per = seen
-    ? ` ${seen.pack > 1 && seen.unit !== 'pack' ? `a pack of ${seen.pack}` : seen.unit === 'pack' && seen.pack === 1 ? 'each' : UNIT_WORDS[seen.unit]}`
-    : '';
-  const notes =
-    line.item.kind === 'hardware' ? [] : choosingNotes(materialOf(line.item.material, book.materials));
   return (
     <Detail
       title={line.name}
@@ -116,23 +92,19 @@ export const TakeForm = ({
         label={line.pack > 1 ? `Packs of ${line.pack}` : 'How many'}
         value={quantity}
         onChange={setQuantity}
-        error={count.ok ? null : (count.problems[0]?.sentence ?? null)}
+        error={faultOf(read.count)}
       />
       {many < line.quantity ? (
         <Choice label={`The other ${line.quantity - many}`} value={rest} options={REST} onChange={setRest} />
       ) : null}
       <TextField
-        label={
-          seen
-            ? `Price on the tag,${per}, ${symbol(currency).trim()}`
-            : `Paid in all, ${symbol(currency).trim()}`
-        }
+        label={`${seen ? `Price on the tag,${per}` : 'Paid in all'}, ${symbol(currency).trim()}`}
         value={tag}
         onChange={setTag}
         inputMode="decimal"
         onSubmitEditing={take}
         placeholder={seen ? String(seen.price / MICROS) : undefined}
-        error={typed && !typed.ok ? (typed.problems[0]?.sentence ?? null) : null}
+        error={faultOf(typed)}
         help={seen ? `Blank: ${formatTag(seen.price, currency)}${per}, as the price book says.` : null}
       />
       {other !== null ? (
@@ -140,18 +112,25 @@ export const TakeForm = ({
           Plan again with this price first
         </Button>
       ) : null}
-      {notes.length > 0 ? (
-        <View style={styles.notes} role="group" aria-label="Choosing the boards">
-          <Text size="strong">Choosing them</Text>
-          {notes.map((note) => (
-            <Text key={note}>{note}</Text>
-          ))}
-          <Text size="small" tone="soft">
-            Common practice.
-          </Text>
-        </View>
-      ) : null}
+      <Choosing line={line} book={book} />
     </Detail>
+  );
+};
+
+/** What to look at in the boards of a pile. */
+const Choosing = ({ line: { item }, book }: { line: RunLine; book: Book }) => {
+  const notes = item.kind === 'hardware' ? [] : choosingNotes(materialOf(item.material, book.materials));
+  if (notes.length === 0) return null;
+  return (
+    <View style={styles.notes} role="group" aria-label="Choosing the boards">
+      <Text size="strong">Choosing them</Text>
+      {notes.map((note) => (
+        <Text key={note}>{note}</Text>
+      ))}
+      <Text size="small" tone="soft">
+        Common practice.
+      </Text>
+    </View>
   );
 };
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { faultOf } from '@/core/result';
 import { receiptWords, learnedAisleOrder } from '@/core/budget';
 import { formatMoney, parseMoney, symbol, type Minor } from '@/core/units';
 import { receiptGap, tagName, wholeLines, type Purchase } from '@/core/project';
@@ -80,7 +81,7 @@ export const TillForm = ({
         onChange={setTotal}
         inputMode="decimal"
         onSubmitEditing={keep}
-        error={paid && !paid.ok ? (paid.problems[0]?.sentence ?? null) : null}
+        error={faultOf(paid)}
         help={
           store.shipping
             ? 'Blank: as the lines say. Without the shipping, which is counted by itself.'
@@ -93,7 +94,7 @@ export const TillForm = ({
         onChange={setTax}
         inputMode="decimal"
         onSubmitEditing={keep}
-        error={told && !told.ok ? (told.problems[0]?.sentence ?? null) : null}
+        error={faultOf(told)}
       />
       {receipt ? (
         <Text role="status" tone={words === '' ? 'good' : 'ink'}>

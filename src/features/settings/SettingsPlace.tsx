@@ -16,7 +16,7 @@ import {
   notify,
   removeSamples,
   setDeleted,
-  STALE_AFTER,
+  staleAfter,
   startEmpty,
   takeNewVersion,
   useIsNewVersionWaiting,
@@ -146,7 +146,7 @@ export const SettingsPlace = () => {
         <ReadField
           label="A price is old after so many days"
           inputMode="numeric"
-          text={String(settings.staleAfter ?? STALE_AFTER)}
+          text={String(staleAfter(settings))}
           read={readDays}
           onRead={(staleAfter) => change({ staleAfter })}
         />

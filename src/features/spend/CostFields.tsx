@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { blankFault, faultOf } from '@/core/result';
 import { type Costs, type ToolCost } from '@/core/budget';
 import { formatMoney, parseDecimal, parseMoney, symbol, type LengthUnit } from '@/core/units';
 import type { Charge, Work } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, Button, IconAction, ReadField, Row, TextField, Text } from '@/ui';
-import { orBlank, orNone } from '@/forms';
+import { orBlank, orNone, useTries } from '@/forms';
 import { ChargeFields, USUAL } from './ChargeFields';
 
 interface Props {
@@ -73,15 +74,15 @@ export const ToolCosts = ({ open, costs, work, onChange }: Props) => {
 const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, price: number) => void }) => {
   const [name, setName] = useState('');
   const [price, setPrice] = useState('');
-  const [isTried, setTried] = useState(false);
+  const tries = useTries();
   const read = parseMoney(price, currency);
   const add = () => {
-    setTried(true);
+    tries.attempt();
     if (!read.ok || name.trim() === '') return;
     onAdd(name.trim(), read.value);
     setName('');
     setPrice('');
-    setTried(false);
+    tries.restart();
   };
   return (
     <View style={styles.fields}>
@@ -92,7 +93,7 @@ const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, 
             value={name}
             onChange={setName}
             onSubmitEditing={add}
-            error={isTried && name.trim() === '' ? 'Say which tool.' : null}
+            error={tries.told(blankFault(name, 'Say which tool.'))}
           />
         </View>
         <View style={styles.grow}>
@@ -102,7 +103,7 @@ const AddTool = ({ currency, onAdd }: { currency: string; onAdd: (name: string, 
             onChange={setPrice}
             inputMode="decimal"
             onSubmitEditing={add}
-            error={isTried && !read.ok ? (read.problems[0]?.sentence ?? null) : null}
+            error={tries.told(faultOf(read))}
           />
         </View>
       </View>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { faultOf } from '@/core/result';
 import { Text, Button, Choice, Detail, TextField } from '@/ui';
 import { capital } from '@/core/capital';
 import {
@@ -45,8 +46,7 @@ export const TargetForm = ({
   const [per, setPer] = useState<'all' | 'each'>(budget.isEach ? 'each' : 'all');
   const [date, setDate] = useState(budget.date ?? '');
   const moneyOf = (text: string) => (text.trim() === '' ? null : parseMoney(text, currency));
-  const fault = (read: ReturnType<typeof moneyOf>) =>
-    read && !read.ok ? (read.problems[0]?.sentence ?? null) : null;
+  const fault = (read: ReturnType<typeof moneyOf>) => faultOf(read);
   const one = moneyOf(sum);
   const read = CATEGORIES.map((category) => [category, moneyOf(parts[category] ?? '')] as const);
   const byCategory: Partial<Record<Category, Minor>> = Object.fromEntries(
@@ -55,11 +55,8 @@ export const TargetForm = ({
   const total = Object.values(byCategory).reduce((all, part) => all + part, 0);
   const share =
     reserve.trim() === '' ? { ok: true as const, value: 0 } : parseDecimal(reserve.replace('%', ''));
-  const shareFault = !share.ok
-    ? (share.problems[0]?.sentence ?? null)
-    : share.value > 100
-      ? 'At most 100 percent is held back.'
-      : null;
+  const shareFault =
+    faultOf(share) ?? (share.ok && share.value > 100 ? 'At most 100 percent is held back.' : null);
   const dateFault =
     date.trim() !== '' && !isDay(date) ? `"${date}" is not a date; write it as 2026-05-31.` : null;
   const isReady =

@@ -38,7 +38,11 @@ export const SpentChart = ({
   return (
     <View
       role="img"
-      aria-label={`Spent over time: ${money(today?.spent)} by ${formatDay(today?.date ?? '')}, ${money(end?.forecast)} when it is done${target === null ? '' : `, target ${money(target)}`}.`}
+      aria-label={[
+        `Spent over time: ${money(today?.spent)} by ${formatDay(today?.date ?? '')}`,
+        `${money(end?.forecast)} when it is done`,
+        ...(target === null ? [] : [`target ${money(target)}`]),
+      ].join(', ')}
     >
       <LineChart
         dataSet={[
@@ -86,13 +90,28 @@ export const SpentChart = ({
           </Text>
         ) : null}
       </View>
-      <View style={styles.legend}>
-        <Mark color={colors.spruce} word="spent" />
-        {isToCome ? <Mark color={colors.ink} word="forecast" isDashed /> : null}
-        {target === null ? null : (
-          <Mark color={colors.red} word={`your target, ${formatWhole(target, currency)}`} />
-        )}
-      </View>
+      <Legend isToCome={isToCome} target={target} currency={currency} />
+    </View>
+  );
+};
+
+const Legend = ({
+  isToCome,
+  target,
+  currency,
+}: {
+  isToCome: boolean;
+  target: Minor | null;
+  currency: string;
+}) => {
+  const colors = useColors();
+  return (
+    <View style={styles.legend}>
+      <Mark color={colors.spruce} word="spent" />
+      {isToCome ? <Mark color={colors.ink} word="forecast" isDashed /> : null}
+      {target === null ? null : (
+        <Mark color={colors.red} word={`your target, ${formatWhole(target, currency)}`} />
+      )}
     </View>
   );
 };

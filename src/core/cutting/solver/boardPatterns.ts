@@ -187,6 +187,8 @@ const nearBest = (
     });
   };
 
+  const isStopped = () => search.steps > 400 * limit || found.length > limit;
+
   const visit = (at: number, index: number, left: number, worth: number, isPaid: boolean): void => {
     if (search.isOver) return;
     if (++search.steps > 400 * limit) {
@@ -209,13 +211,14 @@ const nearBest = (
       const rest = left - count * item.size - (count > 0 && !isPaid ? block.charge : 0);
       if (rest < 0) break;
       const sum = worth + count * item.worth;
-      const later = isPaid || count > 0 ? paid : unpaid;
+      const isPaidNow = isPaid || count > 0;
+      const later = isPaidNow ? paid : unpaid;
       if (sum + (later?.[rest] ?? 0) < least) continue;
       const own = counts[at] as number[];
       own[index] = count;
-      visit(at, index + 1, rest, sum, isPaid || count > 0);
+      visit(at, index + 1, rest, sum, isPaidNow);
       own[index] = 0;
-      if (search.steps > 400 * limit || found.length > limit) return;
+      if (isStopped()) return;
     }
   };
   visit(0, 0, cells, 0, false);

@@ -148,8 +148,7 @@ const isOutlineOf = (part: Item, outline: Point[], size: SectionSize): boolean =
   if (outline.length !== 4) return false;
   const box = boxOf(outline);
   const [along, high] = [box.right - box.left, box.top - box.bottom];
-  const isLength = (given: number, wanted: number): boolean =>
-    given <= wanted + NEAR && given >= wanted - part.shortOk - NEAR;
+  const isLength = isLengthOf(part);
   if (part.kind === 'sheet') {
     const isStraight = isLength(along, part.length) && isLength(high, part.width);
     const isTurned = part.grain === 'any' && isLength(along, part.width) && isLength(high, part.length);
@@ -157,8 +156,23 @@ const isOutlineOf = (part: Item, outline: Point[], size: SectionSize): boolean =
   }
   const across = acrossOf(part, size);
   if (across === null || !isNear(high, across)) return false;
-  const { ends } = part;
-  if (ends.shape === 'square') return isRectangle(outline) && isLength(along, part.length);
+  return part.ends.shape === 'square'
+    ? isRectangle(outline) && isLength(along, part.length)
+    : isSlanted(part, part.ends, outline, across);
+};
+
+type Slanted = Exclude<Item['ends'], { shape: 'square' }>;
+
+const isLengthOf =
+  ({ shortOk }: Item) =>
+  (given: number, wanted: number): boolean =>
+    given <= wanted + NEAR && given >= wanted - shortOk - NEAR;
+
+/** Whether corners are those of a board with slanted ends, lying `across` wide. */
+const isSlanted = (part: Item, ends: Slanted, outline: Point[], across: Ticks): boolean => {
+  const box = boxOf(outline);
+  const along = box.right - box.left;
+  const isLength = isLengthOf(part);
   const side = ends.across === 'edge' ? part.thickness : part.width;
   const offset = side * Math.tan((ends.angle * Math.PI) / 180);
   const reach = part.length + (ends.shape === 'parallel' ? offset : 0);

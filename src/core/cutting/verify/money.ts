@@ -67,18 +67,8 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
   const names = [...new Set(plan.buys.map(({ store }) => nameKey(store)))];
   const sums = { goods: 0, tax: 0, trips: 0, shipping: 0 };
   for (const name of names) {
-    const terms = against.stores.find((store) => nameKey(store.name) === name);
-    const cost = plan.buys
-      .filter(({ store }) => nameKey(store) === name)
-      .reduce((sum, buy) => sum + buy.cost, 0);
-    const goods: Minor = toMinor(Math.round(cost * (1 - (terms?.discount ?? 0))), against.currency);
-    const rate =
-      against.settings.taxIncluded || terms?.taxFree ? 0 : (terms?.taxRate ?? against.settings.tax);
-    sums.goods += goods;
-    sums.tax += toMinor(Math.round(toMicros(goods, against.currency) * rate), against.currency);
-    sums.trips += terms?.trip ?? 0;
-    const isFree = goods + (terms?.bought ?? 0) >= (terms?.shipping?.freeFrom ?? Infinity);
-    sums.shipping += terms?.shipping && !isFree ? terms.shipping.fee : 0;
+    const of = storeSums(name, plan, against);
+    for (const key of Object.keys(sums) as (keyof typeof sums)[]) sums[key] += of[key];
   }
   for (const [name, sum] of Object.entries(sums) as [keyof typeof sums, Minor][])
     if (plan[name] !== sum)
@@ -93,6 +83,27 @@ export const checkMoney = (plan: PlanToCheck, against: CheckAgainst, note: Note)
   if (plan.total !== total)
     note('total', `is ${plan.total}, and all sums come to ${total} (in the smallest coin)`);
   if (plan.lowerBound > plan.total) note('lowerBound', 'is above the plan');
+};
+
+/** What one store asks for all that is bought there, in minor units. */
+const storeSums = (
+  name: string,
+  plan: PlanToCheck,
+  { stores, settings, currency }: CheckAgainst,
+): Record<'goods' | 'tax' | 'trips' | 'shipping', Minor> => {
+  const terms = stores.find((store) => nameKey(store.name) === name);
+  const cost = plan.buys
+    .filter(({ store }) => nameKey(store) === name)
+    .reduce((sum, buy) => sum + buy.cost, 0);
+  const goods: Minor = toMinor(Math.round(cost * (1 - (terms?.discount ?? 0))), currency);
+  const rate = settings.taxIncluded || terms?.taxFree ? 0 : (terms?.taxRate ?? settings.tax);
+  const isFree = goods + (terms?.bought ?? 0) >= (terms?.shipping?.freeFrom ?? Infinity);
+  return {
+    goods,
+    tax: toMinor(Math.round(toMicros(goods, currency) * rate), currency),
+    trips: terms?.trip ?? 0,
+    shipping: terms?.shipping && !isFree ? terms.shipping.fee : 0,
+  };
 };
 
 const checkBuy = (buy: BuyToCheck, plan: PlanToCheck, against: CheckAgainst, note: Note): void => {

@@ -195,21 +195,28 @@ const checkCarried = (plan: PlanToCheck, against: CheckAgainst, note: Note): voi
     if ('owned' in source || goes(length, width)) continue;
     const kerf = settings.kerf.ticks;
     const place = `${source.item} of ${source.store}`;
-    const [first] = storeCuts;
-    const isCrosscut = first?.kind === 'crosscut';
-    const ends = [...storeCuts].sort((a, b) => a.at - b.at).map(({ at }) => at);
-    const pieces = [...ends, isCrosscut ? length : width].map(
-      (end, index) => end - (index === 0 ? 0 : (ends[index - 1] ?? 0) + kerf),
-    );
     const fits =
-      first !== undefined &&
-      storeCuts.every(({ kind: way }) => way === first.kind) &&
-      storeCuts.length <= Number(storeOf(layout, against)?.cuts ?? true) &&
-      pieces.every((size) => (isCrosscut ? goes(size, width) : goes(length, size)));
+      storeCuts.length <= Number(storeOf(layout, against)?.cuts ?? true) && isSawnToGo(layout, kerf, goes);
     for (const cut of storeCuts)
       if (!isClear(cut, layout, kerf)) note(place, 'is sawn at the store through a piece');
     if (!fits) note(place, 'does not go in the car, and is not sawn at the store so that it would');
   }
+};
+
+/** Whether the cuts of the store, all of one kind, leave only pieces that go in the car. */
+const isSawnToGo = (
+  { length, width, storeCuts }: LayoutToCheck,
+  kerf: number,
+  goes: (a: number, b: number) => boolean,
+): boolean => {
+  const [first] = storeCuts;
+  if (!first || storeCuts.some(({ kind }) => kind !== first.kind)) return false;
+  const isCrosscut = first.kind === 'crosscut';
+  const ends = storeCuts.map(({ at }) => at).sort((a, b) => a - b);
+  const pieces = [...ends, isCrosscut ? length : width].map(
+    (end, index) => end - (index === 0 ? 0 : (ends[index - 1] ?? 0) + kerf),
+  );
+  return pieces.every((size) => (isCrosscut ? goes(size, width) : goes(length, size)));
 };
 
 /** Whether a cut falls between pieces; beside a slanted end it is sawn at that slant. */

@@ -169,26 +169,33 @@ const convert = (tree: Expression, leaves: Formula[], text: string): Result<Form
       if (!of.ok || sign === '+') return of;
       return sign === '-' ? ok({ type: 'negative', of: of.value }) : wrong(`"${sign}" is not + - * or /`);
     }
-    case 'CallExpression': {
-      const name = String((tree['callee'] as Expression)['name'] ?? '').toLowerCase();
-      if (!(name in FUNCTIONS))
-        return wrong(
-          `there is no function ${name || 'of that form'}; there are ${Object.keys(FUNCTIONS).join(', ')}`,
-        );
-      const [least, most] = FUNCTIONS[name as FunctionName];
-      const inputs: Formula[] = [];
-      for (const argument of tree['arguments'] as Expression[]) {
-        const input = inner(argument);
-        if (!input.ok) return input;
-        inputs.push(input.value);
-      }
-      if (inputs.length < least || inputs.length > most)
-        return wrong(`${name} takes ${least === most ? least : `${least} to ${most}`} values`);
-      return ok({ type: 'call', name: name as FunctionName, inputs });
-    }
+    case 'CallExpression':
+      return convertCall(tree, inner, wrong);
     default:
       return wrong('two values stand side by side with no sign between them');
   }
+};
+
+const convertCall = (
+  tree: Expression,
+  inner: (node: unknown) => Result<Formula>,
+  wrong: (why: string) => Result<Formula>,
+): Result<Formula> => {
+  const name = String((tree['callee'] as Expression)['name'] ?? '').toLowerCase();
+  if (!(name in FUNCTIONS))
+    return wrong(
+      `there is no function ${name || 'of that form'}; there are ${Object.keys(FUNCTIONS).join(', ')}`,
+    );
+  const [least, most] = FUNCTIONS[name as FunctionName];
+  const inputs: Formula[] = [];
+  for (const argument of tree['arguments'] as Expression[]) {
+    const input = inner(argument);
+    if (!input.ok) return input;
+    inputs.push(input.value);
+  }
+  if (inputs.length < least || inputs.length > most)
+    return wrong(`${name} takes ${least === most ? least : `${least} to ${most}`} values`);
+  return ok({ type: 'call', name: name as FunctionName, inputs });
 };
 
 const isSign = (sign: string): sign is '+' | '-' | '*' | '/' => sign.length === 1 && '+-*/'.includes(sign);

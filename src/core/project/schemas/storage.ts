@@ -63,7 +63,7 @@ export const settingsRecord = object({
   taxIncluded: FLAG,
   kerf: refer('measure', FORMS.measure, PROJECT),
   theme: oneOf('system', 'light', 'dark'),
-  /** Days after which a price is marked as old; absent: STALE_AFTER. */
+  /** Days after which a price is marked as old; absent: the usual number. */
   staleAfter: optional(whole(1, 3650)),
 });
 
