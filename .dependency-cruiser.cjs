@@ -1,4 +1,4 @@
-/** Arrows point down only: app → features → forms → (hooks, ui) → state → (data, workers) → (core, platform), and in core only up the list. */
+/** Arrows point down only: app → features → imports → forms → (hooks, ui) → state → (data, workers) → (core, platform), and in core only up the list. */
 const CORE = [
   'units',
   'cutting',
@@ -60,10 +60,11 @@ module.exports = {
       '^src/(app|features|ui|hooks|state|data|workers|core)/',
     ),
     layer('core-knows-no-browser', '^src/core/', '^src/platform/'),
-    layer('forms-know-no-places', '^src/forms/', '^src/(app|features)/'),
-    layer('ui-knows-no-data', '^src/ui/', '^src/(app|forms|features|hooks|state|data|workers)/'),
-    layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|forms|features|ui)/'),
-    layer('state-knows-no-screens', '^src/state/', '^src/(app|forms|features|ui|hooks)/'),
+    layer('imports-know-no-places', '^src/imports/', '^src/(app|features)/'),
+    layer('forms-know-no-places', '^src/forms/', '^src/(app|features|imports)/'),
+    layer('ui-knows-no-data', '^src/ui/', '^src/(app|imports|forms|features|hooks|state|data|workers)/'),
+    layer('hooks-know-no-screens', '^src/hooks/', '^src/(app|imports|forms|features|ui)/'),
+    layer('state-knows-no-screens', '^src/state/', '^src/(app|imports|forms|features|ui|hooks)/'),
     layer(
       'state-has-no-react',
       '^src/state/',

@@ -146,7 +146,7 @@ test('a line is split, shared with another project, and taken in from a file, wh
   await page.getByText(/"much" is not a sum of money/).waitFor();
   const rows =
     'date,store,item,qty,paid,category\n2026-11-02,Fair,wood glue,1,8.56,consumables\n2026-11-19,Postbox Hardware,coated deck screw 3 1/2 in,1,12.41,hardware\n2026-11-03,Fair,gone,-1,-2.00,other\n';
-  await pick(page, () => press(button('Choose a file')), file('more.csv', rows));
+  await pick(page, () => press(button('Another file')), file('more.csv', rows));
   await page.getByText('In the ledger already').waitFor();
   await page.getByText('No gone was bought at Fair that could be taken back.').waitFor();
   await press(button('Take in one line, $8.56'));

@@ -39,13 +39,14 @@ export const writeKept = (page: Page, texts: Record<string, string>): Promise<vo
     texts,
   );
 
-/** What is kept under a key once it rests: what was done before is written a moment later. */
+/** What is kept under a key once it rests, for a second: what was done before is written a moment later. */
 export const restingText = async (page: Page, key: string): Promise<string | undefined> => {
   let last = (await keptTexts(page))[key];
-  for (;;) {
-    await page.waitForTimeout(300);
+  for (let same = 0; same < 4; ) {
+    await page.waitForTimeout(250);
     const now = (await keptTexts(page))[key];
-    if (now === last) return now;
+    same = now === last ? same + 1 : 0;
     last = now;
   }
+  return last;
 };

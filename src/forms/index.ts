@@ -4,3 +4,4 @@ export { type PurchaseAt } from './purchaseDraft';
 export * from './WorkFields';
 export * from './DrawnLayout';
 export * from './useTries';
+export * from './words';

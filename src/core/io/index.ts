@@ -1,5 +1,6 @@
 export { readParts, writeParts, withUnit } from './partsCsv';
 export { readHead } from './table';
+export { detectSheet, type SheetKind } from './detectSheet';
 export {
   PRICE_COLUMNS,
   readPrices,

@@ -5,9 +5,9 @@ import { isStale, knownOn, offerAt } from '@/core/pricing';
 import type { Project } from '@/core/project';
 import { shownPlan } from '@/core/plan';
 import { useSnapshot } from '@/hooks';
+import { count } from '@/forms';
 import { SectionHeader, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { count } from './words';
 
 const RISES = [0.05, 0.1, 0.2];
 

@@ -6,7 +6,7 @@ import { asCompared, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pric
 import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/hooks';
-import { useTries } from '@/forms';
+import { useTries, asSold } from '@/forms';
 import { Button, Choice, TextField, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
@@ -24,7 +24,6 @@ import { AskHead } from './AskHead';
 import { OutlierAlert, QuickAnswers } from './QuickAnswers';
 import type { PriceBookView } from './priceBookView';
 import { PriceKeys } from './PriceKeys';
-import { asSold } from './words';
 
 interface Props {
   desk: PriceBookView;

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { tagName } from '@/core/project';
+import { asSold } from '@/forms';
 import { SectionHeader, Row, Text } from '@/ui';
 import { lastPrice, type Ask, type Visit } from './aisle';
 import type { PriceBookView } from './priceBookView';
-import { asSold } from './words';
 
 interface Props {
   desk: PriceBookView;

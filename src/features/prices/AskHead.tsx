@@ -5,10 +5,10 @@ import { unfitFor } from '@/core/compare/fit';
 import { isStale, newestOf } from '@/core/pricing';
 import { tagName } from '@/core/project';
 import { formatDay } from '@/core/units';
+import { asSold } from '@/forms';
 import { Text } from '@/ui';
 import { lastPrice, type Ask } from './aisle';
 import type { PriceBookView } from './priceBookView';
-import { asSold } from './words';
 
 /** What is asked for, what it was last, and where it is cheapest. */
 export const AskHead = ({ desk, ask, storeId }: { desk: PriceBookView; ask: Ask; storeId: string }) => {

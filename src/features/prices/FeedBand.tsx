@@ -2,10 +2,10 @@ import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { daysBetween, formatDayShort, formatMoney, weekday } from '@/core/units';
 import { usePlanDifference } from '@/hooks';
+import { count } from '@/forms';
 import { Button, useColors, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { bookWith, type FeedState } from './news';
-import { count } from './words';
 
 /** `since Tuesday` within a week, `since 3 Nov`; blank when never looked at. */
 export const sinceWords = (date: string | null, today: string): string => {

@@ -4,10 +4,10 @@ import { formatDay } from '@/core/units';
 import type { Change } from '@/core/pricing';
 import { notify, freeForBook } from '@/hooks';
 import { remoteReader } from '@/state/reading';
+import { asSold, count } from '@/forms';
 import { SectionHeader, Button, Sheet, Checkbox, useColors, VirtualList, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
 import { byWeight, changeKey, isUnasked, withChanges, type News } from './news';
-import { asSold, count } from './words';
 
 /** Every price that a followed store told, with what it replaces: all or some are taken; what a person typed only when ticked. */
 export const FeedReview = ({

@@ -12,9 +12,10 @@ import {
 } from '@/core/pricing';
 import type { Price } from '@/core/project';
 import { newId, notify } from '@/hooks';
+import { asSold } from '@/forms';
 import { SectionHeader, Button, Detail, lazyScreen, Row, StatusBadge, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { ageOf, asSold, cents, inThePocket, pocketWords, trendWords } from './words';
+import { ageOf, cents, inThePocket, pocketWords, trendWords } from './words';
 
 const HistoryChart = lazyScreen(async () => (await import('@/ui/charts')).HistoryChart);
 

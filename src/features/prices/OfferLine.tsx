@@ -1,8 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { asCompared, seriesOf, type Offer } from '@/core/pricing';
+import { asSold } from '@/forms';
 import { Row, StatusBadge, TrendLine, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { ageOf, asSold, cents, lowestBy, trendWords } from './words';
+import { ageOf, cents, lowestBy, trendWords } from './words';
 
 interface Props {
   title: string;

@@ -10,6 +10,7 @@ import {
   type Offer,
 } from '@/core/pricing';
 import type { Store } from '@/core/project';
+import { count } from '@/forms';
 import {
   SectionHeader,
   Button,
@@ -24,7 +25,6 @@ import {
 import type { PriceBookView } from './priceBookView';
 import { GridLine } from './GridLine';
 import { OfferLine } from './OfferLine';
-import { count } from './words';
 
 interface Props {
   desk: PriceBookView;

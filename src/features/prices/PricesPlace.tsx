@@ -7,6 +7,7 @@ import { writePrices } from '@/core/io';
 import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
 import { isLike, keepDraft, newId, saveFile, useDraft } from '@/hooks';
+import { ImportDialog } from '@/imports';
 import { ActionMenu, Button, Columns, Select, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { usePriceBookView, type PriceBookView } from './priceBookView';
 import { blankDraft, draftForNeed, draftOfPrice, type PriceDraft } from './draft';
@@ -15,7 +16,6 @@ import { FeedBand } from './FeedBand';
 import { MaterialForm } from './MaterialForm';
 import { Materials } from './Materials';
 import { FeedReview } from './FeedReview';
-import { ImportSheet } from './ImportSheet';
 import { Needed } from './Needed';
 import { useNews } from './news';
 import { OfferDetail } from './OfferDetail';
@@ -153,7 +153,13 @@ const Prices = ({
         <FeedReview desk={desk} news={feed.news} onClose={() => setOpened(null)} />
       ) : null}
       {opened === 'import' ? (
-        <ImportSheet desk={desk} asksAtOnce={asksFile} onClose={() => setOpened(null)} />
+        <ImportDialog
+          wanted="prices"
+          open={desk.open}
+          prices={desk}
+          asksAtOnce={asksFile}
+          onClose={() => setOpened(null)}
+        />
       ) : null}
     </Columns>
   );

@@ -3,9 +3,10 @@ import { formatDay, fromMain } from '@/core/units';
 import { emptyStore, type Store } from '@/core/project';
 import { nameKey } from '@/core/lumber';
 import { newId, notify, useFeedStores, type FeedStore } from '@/hooks';
+import { count } from '@/forms';
 import { SectionHeader, Button, Row, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
-import { count, storeWords } from './words';
+import { storeWords } from './words';
 
 /** The stores of the book, and those whose prices can be followed. */
 export const StoreList = ({

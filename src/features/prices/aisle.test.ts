@@ -16,6 +16,7 @@ const deskOf = (held: Book): PriceBookView => {
   const offers = currentOffers(held);
   return {
     book: held,
+    open: null,
     project,
     projects: [project],
     unit: 'in',

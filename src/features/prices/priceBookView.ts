@@ -15,6 +15,7 @@ import {
 import {
   staleAfter,
   type Dispatch,
+  type OpenProject,
   useBook,
   useOpenBook,
   useProject,
@@ -27,7 +28,9 @@ import {
 /** What the screens of the price book work with, in a project or by itself. */
 export interface PriceBookView {
   book: Book;
-  /** The project in which prices are looked at; null: the book by itself. */
+  /** The project in which prices are looked at, to change it; null: the book by itself. */
+  open: OpenProject | null;
+  /** That project; null: the book by itself. */
   project: Project | null;
   /** Whose needs are priced: the project's, or those of all projects in the currency. */
   projects: Project[];
@@ -76,9 +79,10 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
   const sides = project ? { side: sideOf(project), otherSide: null } : { side, otherSide };
   return {
     book,
+    open: open ?? null,
     project,
     projects,
-    unit: projects[0]?.unit ?? settings.unit,
+    unit: unitOf(projects, settings),
     currency,
     currencies,
     setCurrency,
@@ -93,6 +97,9 @@ export const usePriceBookView = (projectId: string | null): PriceBookView | null
     undo,
   };
 };
+
+/** The unit of what is priced; that of settings where nothing is. */
+const unitOf = ([first]: Project[], settings: { unit: LengthUnit }): LengthUnit => (first ?? settings).unit;
 
 /** The currencies of a book, and the one that is looked at. */
 const useCurrencies = (book: Book | undefined, own: string) => {

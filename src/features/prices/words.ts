@@ -2,7 +2,6 @@ import {
   daysBetween,
   formatDay,
   formatMoney,
-  formatTag,
   percentText,
   toMinor,
   type LengthUnit,
@@ -10,7 +9,7 @@ import {
 } from '@/core/units';
 import { comparedBy, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/pricing';
 import { taxAt } from '@/core/plan';
-import type { Price, Store, StoreKind } from '@/core/project';
+import type { Store, StoreKind } from '@/core/project';
 import type { PriceBookView } from './priceBookView';
 
 export const STORE_KINDS: { value: StoreKind; label: string }[] = [
@@ -37,22 +36,6 @@ export const storeWords = (store: Store): string =>
   ]
     .filter((word) => word !== '')
     .join(' · ') || 'nothing added to its prices';
-
-/** As sold: `$0.68 a foot`, `$11.48 a pack of 100`, `10 or more: $3.49`. */
-export const asSold = (
-  { price, unit, pack, minQty, weight }: Pick<Price, 'price' | 'unit' | 'pack' | 'minQty' | 'weight'>,
-  currency: string,
-): string => {
-  const tag = formatTag(price, currency);
-  const per = weight
-    ? `for ${weight.amount} ${weight.unit}, about ${pack} pieces`
-    : pack > 1
-      ? `a pack of ${pack}`
-      : unit === 'pack'
-        ? 'each'
-        : UNIT_WORDS[unit];
-  return `${minQty > 1 ? `${minQty} or more: ` : ''}${tag} ${per}`;
-};
 
 /** A sum in millionths, to the cent. */
 export const cents = (micros: Micros, currency: string): string =>
@@ -98,9 +81,6 @@ export const pocketWords = (offer: Offer, { book, terms }: Pick<PriceBookView, '
     .filter(Boolean)
     .join(', ');
 };
-
-export const count = (number: number, one: string, many = `${one}s`): string =>
-  `${number} ${number === 1 ? one : many}`;
 
 /** By what an offer is the lowest: `lowest a foot`. What the plan buys may be another, for its length or its store. */
 export const lowestBy = ({ item }: Offer, unit: LengthUnit): string =>

@@ -1,17 +1,18 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/io';
-import { DAYS_KEPT, notify, saveFile, setDeleted, type OpenProject } from '@/hooks';
+import { DAYS_KEPT, notify, pickFile, saveFile, setDeleted, type OpenProject } from '@/hooks';
+import { ImportDialog, type ImportFile } from '@/imports';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
-import { ImportParts } from './Imports';
 import { ProjectDetails } from './ProjectDetails';
 
-type Opened = 'details' | 'parts' | 'delete' | null;
+type Opened = 'details' | 'delete' | null;
 
 /** What is done with a project as a whole: its details, its files, its end. */
 export const ProjectMenu = ({ open }: { open: OpenProject }) => {
   const { project, book } = open;
   const [opened, setOpened] = useState<Opened>(null);
+  const [file, setFile] = useState<ImportFile | null>(null);
   const router = useRouter();
   const base = fileBase(project);
   const remove = () => {
@@ -35,7 +36,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
               saveFile(projectFileName(project), writeProjectFile(project, book), 'application/json'),
           },
           { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },
-          { title: 'Import parts.csv', run: () => setOpened('parts') },
+          { title: 'Import parts.csv', run: () => void pickFile('.csv,text/csv').then(setFile) },
           {
             title: 'Export parts.csv',
             run: () => saveFile(`${base}-parts.csv`, writeParts(project), 'text/csv'),
@@ -53,7 +54,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
         ]}
       />
       {opened === 'details' ? <ProjectDetails open={open} onClose={() => setOpened(null)} /> : null}
-      {opened === 'parts' ? <ImportParts open={open} onClose={() => setOpened(null)} /> : null}
+      {file ? <ImportDialog wanted="parts" open={open} file={file} onClose={() => setFile(null)} /> : null}
       {opened === 'delete' ? (
         <Confirm
           title={`Delete ${project.name}?`}

@@ -1,6 +1,5 @@
-import { emptyBook, emptyProject, emptyStore, type Price } from '@/core/project';
+import { emptyProject } from '@/core/project';
 import { draftOf, readDraft } from './detailsDraft';
-import { mergeBook } from './mergeBook';
 
 const project = { ...emptyProject('p', 'Puppet stage', 'in', 'USD'), target: 12050 };
 
@@ -64,40 +63,4 @@ test('a table saw, what goes in the car, and extra boards by material', () => {
 test('a blank target is none, tax is a share', () => {
   const read = readDraft({ ...draftOf(project), target: '', tax: '8.25 %' }, project.settings);
   expect(read.ok && [read.value.target, read.value.settings.tax]).toEqual([null, 0.0825]);
-});
-
-const price = (id: string, storeId: string): Price => ({
-  id,
-  storeId,
-  item: { kind: 'hardware', name: 'hinge', section: '', length: null, width: null, material: '' },
-  price: 1,
-  unit: 'each',
-  pack: 1,
-  minQty: 1,
-  available: null,
-  date: null,
-  source: 'typed',
-  note: '',
-});
-
-test('a file’s stores are known by id, or by name and currency; what is here stays as it is', () => {
-  const held = {
-    stores: { a: { ...emptyStore('a', 'Yard', 'USD'), trip: 500 }, b: emptyStore('b', 'Mill', 'USD') },
-    prices: { x: price('x', 'a') },
-  };
-  const own = {
-    stores: {
-      a: emptyStore('a', 'Yard', 'USD'),
-      other: emptyStore('other', ' mill', 'USD'),
-      euro: emptyStore('euro', 'Mill', 'EUR'),
-    },
-    prices: { x: { ...price('x', 'a'), price: 9 }, y: price('y', 'other'), z: price('z', 'euro') },
-  };
-  const merged = mergeBook(held, own);
-  expect(merged.stores.map(({ id }) => id)).toEqual(['euro']);
-  expect(merged.prices.map(({ id, storeId }) => [id, storeId])).toEqual([
-    ['y', 'b'],
-    ['z', 'euro'],
-  ]);
-  expect(mergeBook(emptyBook(), own).prices).toHaveLength(3);
 });

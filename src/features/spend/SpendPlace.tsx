@@ -3,12 +3,12 @@ import { StyleSheet, View } from 'react-native';
 import { explainSpent, typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
 import { usePlanned, useProject, useToday, type OpenProject, type PlannedProject } from '@/hooks';
+import { ImportDialog } from '@/imports';
 import { Button, Columns, Figure, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { Explained, type PurchaseAt } from '@/forms';
 import { Charts } from './Charts';
 import { CostsView } from './CostsView';
 import { blankPurchase, EntryForm } from './EntryForm';
-import { ImportLedger } from './ImportLedger';
 import { Ledger } from './Ledger';
 import { Reasons } from './Reasons';
 import { TargetForm } from './TargetForm';
@@ -63,11 +63,10 @@ const Spend = ({ open }: { open: PlannedProject }) => {
       />
     ) : detailed?.kind === 'target' ? (
       <TargetForm open={open} money={money} onClose={close} />
-    ) : detailed?.kind === 'import' ? (
-      <ImportLedger open={open} onClose={close} />
     ) : null;
   return (
     <Columns detail={form}>
+      {detailed?.kind === 'import' ? <ImportDialog wanted="ledger" open={open} onClose={close} /> : null}
       <View style={styles.head}>
         <View style={styles.grow}>
           <Figure label="Where the sum spent comes from" onPress={() => setExplained(true)}>

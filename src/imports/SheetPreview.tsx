@@ -3,8 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import type { PreviewRow } from '@/core/io';
 import type { Meaning } from '@/core/pricing';
 import type { SheetSummary } from '@/state/reading';
+import { asSold, count } from '@/forms';
 import { Button, Checkbox, useColors, Text } from '@/ui';
-import { asSold, count } from './words';
 
 interface Props {
   summary: SheetSummary;

@@ -1,62 +1,37 @@
-import { useMemo } from 'react';
 import type { Book, Project } from '@/core/project';
+import { map } from '@/core/result';
 import {
   addProject,
   changeBook,
+  isEverything,
   isSameProject,
   notify,
-  useBook,
-  useProjects,
+  readEverything,
   type Everything,
 } from '@/hooks';
-import { Button, Row, Sheet, Text } from '@/ui';
+import { Row, Text } from '@/ui';
 import { mergeBook, withStoreIds } from './mergeBook';
+import type { ImportContext, ImportFormat, ImportPreview } from './types';
 
-interface Props {
-  name: string;
-  found: Everything;
-  onClose: () => void;
-}
+/** Everything of a browser in one file: what is missing here is taken in, what is here otherwise only when asked. */
+export const everythingFormat: ImportFormat = {
+  id: 'everything',
+  title: 'Open a file',
+  hint: () => 'Everything that was saved in one file, here or in another browser.',
+  accept: '.json,application/json',
+  detect: ({ text }) => isEverything(text),
+  read: async ({ name, text }) => map(readEverything(text), (found) => previewOf(name, found)),
+};
 
-/** What a file of everything holds, beside what is here: what is missing is taken in, what is here otherwise only when asked. */
-export const EverythingSheet = ({ name, found, onClose }: Props) => {
-  const book = useBook();
-  const records = useProjects()?.records;
-  const states = useMemo(() => {
-    const here = new Map((records ?? []).map(({ project }) => [project.id, project]));
-    return found.projects.map((project) => ({ project, state: stateOf(project, here, book) }));
-  }, [found, records, book]);
-  const missing = states.filter(({ state }) => state === 'missing').map(({ project }) => project);
-  const other = states.filter(({ state }) => state === 'other').map(({ project }) => project);
-  const take = (projects: Project[]) => {
-    const storeIds = takeBook(book, found);
-    for (const project of projects) addProject(withStoreIds(project, storeIds));
-    notify({ text: takenWords(projects.length) });
-    onClose();
-  };
-  return (
-    <Sheet
-      title={`Everything in ${name}`}
-      onClose={onClose}
-      foot={
-        <>
-          <Button onPress={onClose}>Cancel</Button>
-          {other.length > 0 ? (
-            <Button onPress={() => take([...missing, ...other])}>Take the others too</Button>
-          ) : null}
-          <Button mode="contained" onPress={() => take(missing)}>
-            {missing.length > 0
-              ? `Take ${missing.length} that ${missing.length === 1 ? 'is' : 'are'} missing`
-              : 'Take the prices'}
-          </Button>
-        </>
-      }
-    >
+const previewOf = (name: string, found: Everything): ImportPreview => ({
+  title: `Everything in ${name}`,
+  body: (context) => (
+    <>
       <Text>
         Prices, stores, the rack and tools that are not here come in beside those that are. A project that is
         here otherwise is left as it is, unless you take it too: then undo in it brings back what was here.
       </Text>
-      {states.map(({ project, state }) => (
+      {statesOf(found, context).map(({ project, state }) => (
         <Row key={project.id}>
           <Text>{project.name}</Text>
           <Text size="small" tone="soft">
@@ -69,15 +44,46 @@ export const EverythingSheet = ({ name, found, onClose }: Props) => {
           {`${found.lost} ${found.lost === 1 ? 'record' : 'records'} in the file cannot be read. They stay in it as they are: keep the file.`}
         </Text>
       ) : null}
-    </Sheet>
-  );
-};
+    </>
+  ),
+  actions: (context, { close }) => {
+    const states = statesOf(found, context);
+    const of = (wanted: State) =>
+      states.filter(({ state }) => state === wanted).map(({ project }) => project);
+    const [missing, other] = [of('missing'), of('other')];
+    const take = (projects: Project[]) => {
+      const storeIds = takeBook(context.whole, found);
+      for (const project of projects) addProject(withStoreIds(project, storeIds));
+      notify({ text: takenWords(projects.length) });
+      close();
+    };
+    const main =
+      missing.length > 0
+        ? `Take ${missing.length} that ${missing.length === 1 ? 'is' : 'are'} missing`
+        : 'Take the prices';
+    return [
+      { label: 'Cancel', run: close },
+      ...(other.length > 0
+        ? [{ label: 'Take the others too', run: () => take([...missing, ...other]) }]
+        : []),
+      { label: main, isMain: true, run: () => take(missing) },
+    ];
+  },
+});
 
 type State = 'missing' | 'same' | 'other';
 const STATES: Record<State, string> = {
   missing: 'not here',
   same: 'here, the same',
   other: 'here, but otherwise',
+};
+
+const statesOf = (
+  found: Everything,
+  { projects, whole }: ImportContext,
+): { project: Project; state: State }[] => {
+  const here = new Map(projects.map((project) => [project.id, project]));
+  return found.projects.map((project) => ({ project, state: stateOf(project, here, whole) }));
 };
 
 const stateOf = (project: Project, here: Map<string, Project>, book: Book): State => {
