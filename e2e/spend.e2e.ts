@@ -115,6 +115,27 @@ test('an opened can on the rack is used by the next plan', async () => {
   await context.close();
 });
 
+test('what is at home comes onto the rack from a file, is shown first, and goes with one undo', async () => {
+  const { page, context, complaints } = await visit(at.browser, PHONE);
+  page.setDefaultTimeout(15_000);
+  const { press } = thumb(page);
+  const button = (name: string | RegExp) => page.getByRole('button', { name, exact: true });
+  await page.goto(`${at.site.address}/rack`);
+  await press(button('Put on the rack from a file'));
+  const owned = file('shed.csv', 'section,length,material,qty\n2x4,7ft,walnut,3\n,,,\n1x4,30,walnut,2\n');
+  await pick(page, () => press(button('Choose a file')), owned);
+  await page
+    .getByRole('list', { name: 'What is put on the rack' })
+    .getByText(/^3 × 2x4.*walnut$/)
+    .waitFor();
+  await press(button('Put 5 on the rack'));
+  await button(/^Take 2x4x7 walnut off the rack$/).waitFor();
+  await press(button('Undo'));
+  await button(/^Take 2x4x7 walnut off the rack$/).waitFor({ state: 'detached' });
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('a line is split, shared with another project, and taken in from a file, which is shown before it is taken', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
   page.setDefaultTimeout(15_000);

@@ -16,6 +16,8 @@ const parts = 'part,qty,section,length\nRail,2,2x4,30\nPost,4,2x4,40';
 const prices = "store,section,length,material,price\nYard,2x4,8',stud,4";
 const ledger = 'date,store,item,paid,qty\n2026-11-02,Fair,wood glue,8.56,1\n';
 
+const owned = 'section,length,material,qty\n2x4,8ft,stud,3\n1x4,30,pine,2\n';
+
 const file = (text: string) => ({ name: 'picked', text });
 
 /** A project that is open, and the commands it was given. */
@@ -51,6 +53,7 @@ test('a file is taken for what is in it, wherever it was asked for', () => {
     ['parts', parts],
     ['prices', prices],
     ['ledger', ledger],
+    ['rack', owned],
     ['project', writeProjectFile(project, book)],
     ['everything', '{"format": "everything"}'],
   ];
@@ -91,6 +94,20 @@ test('nothing changes before the main action is run; beside is more, in place is
   );
   expect(counts).toEqual([4, 2]);
   expect(closing.isClosed).toBe(true);
+});
+
+test('what is owned goes on the rack as it stands in the file, each with an id of its own', async () => {
+  const { made, given } = context();
+  const preview = must(await formatOf(file(owned), 'rack').read(file(owned), { ...made, open: null }));
+  const [put] = preview.actions(made, tools());
+  expect(put?.label).toBe('Put 5 on the rack');
+  put?.run();
+  const { entries } = given[0] as { entries: { id: string; quantity: number; item: { section: string } }[] };
+  expect(entries.map(({ quantity, item }) => [quantity, item.section])).toEqual([
+    [3, '2x4'],
+    [2, '1x4'],
+  ]);
+  expect(new Set(entries.map(({ id }) => id)).size).toBe(2);
 });
 
 test('a ledger taken twice brings nothing the second time', async () => {

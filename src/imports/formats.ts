@@ -3,6 +3,7 @@ import { ledgerFormat } from './ledger';
 import { partsFormat } from './parts';
 import { pricesFormat } from './prices';
 import { projectFormat } from './project';
+import { rackFormat } from './rack';
 import type { ImportFile, ImportFormat } from './types';
 
 /** Every kind of file that comes in, the more particular first. A new one is a row here and a file beside it. */
@@ -12,6 +13,7 @@ export const IMPORT_FORMATS: ImportFormat[] = [
   partsFormat,
   ledgerFormat,
   pricesFormat,
+  rackFormat,
 ];
 
 /** What a file is, by what stands in it; where that says nothing, what was asked for. */

@@ -54,7 +54,7 @@ export interface ImportPreview {
 
 /** One kind of file that comes in: a row of the registry. */
 export interface ImportFormat {
-  id: 'parts' | 'prices' | 'ledger' | 'project' | 'everything';
+  id: 'parts' | 'prices' | 'ledger' | 'rack' | 'project' | 'everything';
   /** Title and words before a file is picked. */
   title: string;
   hint: (context: ImportContext) => string;

@@ -62,6 +62,16 @@ test('headings count in any order, case and separator, and behind a byte order m
   expect(detectSheet('price,store,item,date\n4,Yard,glue,2026-11-02')).toBe('prices');
 });
 
+test('what is owned is known by a number and what it is of, with no price and no store', () => {
+  for (const text of [
+    'section,length,material,qty\n',
+    'Qty;Item\n4;hinge',
+    'kind,section,length,width,material,qty,item',
+  ])
+    expect(detectSheet(text)).toBe('owned');
+  expect(detectSheet('qty,item,price\n4,hinge,2')).toBeNull();
+});
+
 test('what has other headings is nobody’s', () => {
   for (const text of ['', 'Rate,Yard,Board\n3,Yard,2x4', '{"format": "billet-project"}', 'part\nqty\n'])
     expect(detectSheet(text)).toBeNull();

@@ -7,6 +7,7 @@ import { rackName, type Item, type RackEntry } from '@/core/project';
 import { fail, ok, type Result, faultOf } from '@/core/result';
 import { newId, notify, useOpenBook, useProjectNames, useSettings } from '@/hooks';
 import { useTries } from '@/forms';
+import { ImportDialog } from '@/imports';
 import { SectionHeader, Button, Columns, IconAction, Row, TextField, Text } from '@/ui';
 import { Tools } from './Tools';
 
@@ -59,6 +60,7 @@ const Rack = ({
 }: NonNullable<ReturnType<typeof useOpenBook>> & { unit: LengthUnit }) => {
   const [text, setText] = useState('');
   const tries = useTries();
+  const [isTaking, setTaking] = useState(false);
   const entries = Object.values(book.rack ?? {}).sort((a, b) => rackName(a).localeCompare(rackName(b)));
   const read = readEntry(text, unit);
   const add = () => {
@@ -115,6 +117,12 @@ const Rack = ({
           Add
         </Button>
       </View>
+      <View style={styles.file}>
+        <Button mode="text" compact onPress={() => setTaking(true)}>
+          Put on the rack from a file
+        </Button>
+      </View>
+      {isTaking ? <ImportDialog wanted="rack" onClose={() => setTaking(false)} /> : null}
       {entries.length === 0 ? (
         <Text style={styles.pad}>Nothing is on it yet.</Text>
       ) : (
@@ -166,6 +174,7 @@ const Rack = ({
 };
 
 const styles = StyleSheet.create({
+  file: { alignItems: 'flex-start', paddingHorizontal: 8 },
   wait: { marginTop: 80 },
   head: { padding: 16, gap: 4 },
   add: { flexDirection: 'row', gap: 10, alignItems: 'flex-start', paddingHorizontal: 16, paddingBottom: 16 },
