@@ -6,13 +6,15 @@ export const proofTerms = ({ layouts }: Plan): string[] => {
     kind === 'board' && own.some(({ outline }) => Math.max(...outline.map(([, y]) => y)) < width);
   const isSlanted = (own: Layout['pieces']) => own.some(({ ends }) => ends.shape !== 'square');
   const ripped = layouts.filter(isRippedOf);
+  const inStrips = ripped.flatMap(({ pieces }) => pieces);
   return [
     ...(layouts.some((layout) => !isRippedOf(layout) && isSlanted(layout.pieces))
       ? ['that lay slanted ends in one row']
       : []),
-    // In a strip they could nest too: that is not looked through yet.
-    ...(ripped.some((layout) => isSlanted(layout.pieces))
-      ? ['that nest no slanted ends in ripped strips']
+    ...(isSlanted(inStrips) ? ['that nest slanted ends in strips as long as their board'] : []),
+    // Two of one slanted end share a cut on a board; in a strip that is not looked through yet.
+    ...(inStrips.some(({ ends }) => ends.shape === 'one')
+      ? ['that pair no pieces of one slanted end in strips']
       : []),
     ...(ripped.length > 0 || layouts.some(({ kind }) => kind === 'sheet')
       ? ['that part a sheet or strip in three stages']

@@ -27,37 +27,56 @@ export const drawBoard = (board: FilledBoard, settings: SawSettings): Drawing =>
   const start = settings.endTrim.ticks;
   // What cannot be used is left at the far end.
   const end = usableLength(board.stock) - start;
-  const order = inOrder(board.pieces);
-  const kerf = settings.kerf.ticks;
-  const whole = lay(
-    order,
-    order.map(() => 0),
-    start,
-    kerf,
-  );
-  const missing = Math.max(start, ...whole.map(rightOf)) - end;
-  const laid = missing > 0 ? lay(order, shares(order, missing), start, kerf) : whole;
-  const drawing: Drawing = { pieces: [], cuts: [], offcuts: [], short: [] };
+  const row = drawRow(board.pieces, { x: start, y: 0, length: end - start, width }, settings.kerf.ticks);
+  const drawing: Drawing = { pieces: row.pieces, cuts: [], offcuts: [], short: row.short };
   if (start > 0) drawing.cuts.push({ kind: 'crosscut', at: start });
-  for (const { piece, length: cut, low, high } of laid) {
-    const { part } = piece;
-    drawing.pieces.push(
-      pieceOf(part, [
-        [low[0], 0],
-        [low[1], 0],
-        [high[1], width],
-        [high[0], width],
-      ]),
-    );
-    const short = shortOf(part, part.length - cut);
-    if (short) drawing.short.push(short);
-    if (rightOf({ low, high }) < length) drawing.cuts.push({ kind: 'crosscut', at: rightOf({ low, high }) });
-  }
-  const last = laid.at(-1);
-  const free = last ? rightOf(last) + last.piece.kerf : start;
+  for (const at of row.ends) if (at < length) drawing.cuts.push({ kind: 'crosscut', at });
+  const { free } = row;
   if (free < end) drawing.offcuts.push({ x: free, y: 0, length: end - free, width });
   if (start + unusable > 0 && free < end) drawing.cuts.push({ kind: 'crosscut', at: end });
   return drawing;
+};
+
+/** Where something is laid on a board. */
+export interface Room {
+  x: Ticks;
+  y: Ticks;
+  length: Ticks;
+  width: Ticks;
+}
+
+/**
+ * Pieces one behind the other in a room as wide as they are; where it is over-full by their slack, they come out shorter. `ends`: where
+ * each is cut off, along the board; `free`: from where on nothing lies.
+ */
+export const drawRow = (
+  pieces: BoardPiece[],
+  { x, y, length, width }: Room,
+  kerf: Ticks,
+): { pieces: Piece[]; short: Short[]; ends: Ticks[]; free: Ticks } => {
+  const order = inOrder(pieces);
+  const whole = lay(
+    order,
+    order.map(() => 0),
+    x,
+    kerf,
+  );
+  const missing = Math.max(x, ...whole.map(rightOf)) - (x + length);
+  const laid = missing > 0 ? lay(order, shares(order, missing), x, kerf) : whole;
+  const last = laid.at(-1);
+  return {
+    pieces: laid.map(({ piece, low, high }) =>
+      pieceOf(piece.part, [
+        [low[0], y],
+        [low[1], y],
+        [high[1], y + width],
+        [high[0], y + width],
+      ]),
+    ),
+    short: laid.flatMap(({ piece: { part }, length: cut }) => shortOf(part, part.length - cut) ?? []),
+    ends: laid.map(rightOf),
+    free: last ? rightOf(last) + last.piece.kerf : x,
+  };
 };
 
 const rightOf = ({ low, high }: Pick<Laid, 'low' | 'high'>): Ticks => Math.max(low[1], high[1]);

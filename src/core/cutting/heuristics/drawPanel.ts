@@ -3,24 +3,21 @@ import {
   type SawSettings,
   extentOf,
   isLeaf,
+  isNested,
   leavesOf,
   panelRoom,
+  slantedKerf,
   trimOf,
+  wantedExtent,
   type Axis,
   type Cutting,
   type FilledPanel,
   type Leaf,
+  type Nested,
   type Cut,
 } from '../model';
-import { outlineIn, pieceOf, shortOf, type Drawing } from './drawBoard';
-
-/** The room that a cutting has on its stock. */
-interface Cell {
-  x: Ticks;
-  y: Ticks;
-  length: Ticks;
-  width: Ticks;
-}
+import { drawRow, outlineIn, pieceOf, shortOf, type Drawing, type Room } from './drawBoard';
+import { boardPiece } from './packBoards';
 
 /** A sheet or ripped board as outlines, cuts in an order that can be done, and offcuts; pieces as long as there is room for. */
 export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings): Drawing => {
@@ -34,18 +31,22 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
   // What cannot be used is left at the far end.
   if (trim.along + stock.unusable > 0) drawing.cuts.push({ kind: 'crosscut', at: trim.along + length });
   const names = namer();
-  let depth: { cutting: Cutting; cell: Cell; on: string | undefined }[] = [
+  let depth: { cutting: Cutting; cell: Room; on: string | undefined }[] = [
     { cutting, cell: { x: trim.along, y: trim.across, length, width }, on: undefined },
   ];
   // Stage by stage, as it is sawn: all strips, then what is in them.
   while (depth.length > 0)
     depth = depth.flatMap(({ cutting: here, cell, on }) =>
-      isLeaf(here) ? leaf(here, cell, on) : parts(here, cell, on),
+      isLeaf(here) ? leaf(here, cell, on) : isNested(here) ? row(here, cell, on) : parts(here, cell, on),
     );
   return drawing;
 
-  function parts({ axis, parts: given }: Exclude<Cutting, Leaf>, cell: Cell, on: string | undefined) {
-    const list = axis === 'along' ? widestCutFirst(given) : given;
+  function parts(
+    { axis, parts: given }: Exclude<Cutting, Leaf | Nested>,
+    cell: Room,
+    on: string | undefined,
+  ) {
+    const list = axis === 'along' ? widestCutFirst(given, kerf) : given;
     const total = axis === 'along' ? cell.length : cell.width;
     const begin = axis === 'along' ? cell.x : cell.y;
     const sizes = grown(list, axis, total, kerf);
@@ -54,7 +55,7 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
       const size = sizes[index] ?? 0;
       const isLast = index === list.length - 1;
       // A slanted saw takes more than its kerf: that lies behind the piece.
-      const pad = isLeaf(part) ? part[axis].pad : 0;
+      const pad = axis === 'along' ? padOf(part, kerf) : 0;
       if (at + size < total) cut(axis, begin + at + size - pad, on);
       const own =
         axis === 'along' ? { ...cell, x: begin + at, length: size } : { ...cell, y: begin + at, width: size };
@@ -69,7 +70,18 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
     });
   }
 
-  function leaf({ part, along, across }: Leaf, cell: Cell, on: string | undefined): [] {
+  function row({ nested }: Nested, cell: Room, on: string | undefined): [] {
+    const pieces = nested.map(({ part }) => boardPiece(part, settings));
+    const end = cell.x + cell.length;
+    const drawn = drawRow(pieces, cell, kerf);
+    drawing.pieces.push(...drawn.pieces);
+    drawing.short.push(...drawn.short);
+    for (const at of drawn.ends) if (at < end) cut('along', at, on);
+    if (drawn.free < end) drawing.offcuts.push({ ...cell, x: drawn.free, length: end - drawn.free });
+    return [];
+  }
+
+  function leaf({ part, along, across }: Leaf, cell: Room, on: string | undefined): [] {
     const length = Math.min(along.full, cell.length - along.pad);
     const width = Math.min(across.full, cell.width);
     const own = part.kind === 'board' ? part.length - (along.full - length) : length;
@@ -95,10 +107,19 @@ export const drawPanel = ({ stock, cutting }: FilledPanel, settings: SawSettings
   }
 };
 
-/** Slanted pieces before square ones: what the saw takes more of them lies behind each, and so before the next. */
-const widestCutFirst = (list: Cutting[]): Cutting[] => {
-  const padOf = (part: Cutting): Ticks => (isLeaf(part) ? part.along.pad : 0);
-  return list.some((part) => padOf(part) > 0) ? [...list].sort((a, b) => padOf(b) - padOf(a)) : list;
+/** What the saw takes more than its kerf behind a part, along the board. */
+const padOf = (part: Cutting, kerf: Ticks): Ticks => {
+  if (isLeaf(part)) return part.along.pad;
+  return isNested(part)
+    ? Math.min(...part.nested.map(({ part: { ends } }) => slantedKerf(ends, kerf))) - kerf
+    : 0;
+};
+
+/** Rows that nest, then slanted pieces, before square ones: what the saw takes more of them lies behind each, and so before the next. */
+const widestCutFirst = (list: Cutting[], kerf: Ticks): Cutting[] => {
+  const placeOf = (part: Cutting): number => (isNested(part) ? Infinity : padOf(part, kerf));
+  if (!list.some((part) => placeOf(part) > 0)) return list;
+  return [...list].sort((a, b) => (placeOf(a) === placeOf(b) ? 0 : placeOf(b) - placeOf(a)));
 };
 
 /** The parts' sizes along an axis: what they need at least, and what is left over given to those that would come out short. */
@@ -106,20 +127,11 @@ const grown = (parts: Cutting[], axis: Axis, total: Ticks, kerf: Ticks): Ticks[]
   const sizes = parts.map((part) => extentOf(part, axis, kerf));
   let left = total - sizes.reduce((sum, size) => sum + size + kerf, -kerf);
   return sizes.map((size, index) => {
-    const wanted = wantedOf(parts[index] as Cutting, axis, kerf) - size;
+    const wanted = wantedExtent(parts[index] as Cutting, axis, kerf) - size;
     const more = Math.max(0, Math.min(wanted, left));
     left -= more;
     return size + more;
   });
-};
-
-/** What a cutting would take with none of its pieces short. */
-const wantedOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
-  if (isLeaf(cutting)) return cutting[axis].full + cutting[axis].pad;
-  const parts = cutting.parts.map((part) => wantedOf(part, axis, kerf));
-  return cutting.axis === axis
-    ? parts.reduce((sum, part) => sum + part + kerf, -kerf)
-    : Math.max(0, ...parts);
 };
 
 /** Names for what a cut leaves: a piece by its part, a strip or a length by its number. */

@@ -1,7 +1,7 @@
 import type { Ticks } from '../../units';
 import type { SawSettings } from './settings';
 import type { Item } from './item';
-import { reach, slantedKerf } from './ends';
+import { meanLength, reach, slantedKerf, slantOffset } from './ends';
 import { stripWidth } from './ripping';
 import { usableLength, type Sized, type Stock } from './stock';
 
@@ -9,7 +9,7 @@ import { usableLength, type Sized, type Stock } from './stock';
  * How a sheet, or a board that is ripped, is taken apart: by cuts clean through, side by side along the length or
  * across it, each part of that cut again, down to the pieces.
  */
-export type Cutting = Leaf | { axis: Axis; parts: Cutting[] };
+export type Cutting = Leaf | Nested | { axis: Axis; parts: Cutting[] };
 
 /** `along`: beside each other along the stock's length, parted by crosscuts. `across`: parted by rips. */
 export type Axis = 'along' | 'across';
@@ -21,6 +21,11 @@ export interface Leaf {
   part: Item;
   along: Extent;
   across: Extent;
+}
+
+/** Pieces as wide as their strip, end to end along it, whose slants nest: each is turned as it fits the one before. */
+export interface Nested {
+  nested: Leaf[];
 }
 
 /** A piece's size one way: what is asked, how much less will do, and what a slanted saw takes besides. */
@@ -41,6 +46,24 @@ export const least = ({ full, slack, pad }: Extent): Ticks => full - slack + pad
 
 export const isLeaf = (cutting: Cutting): cutting is Leaf => 'part' in cutting;
 
+export const isNested = (cutting: Cutting): cutting is Nested => 'nested' in cutting;
+
+/** Whether a piece that lies so can nest in a strip of its width: slanted at both ends, across the face that is seen. */
+export const canNest = ({ part: { kind, ends, width }, across }: Leaf): boolean =>
+  kind === 'board' &&
+  (ends.shape === 'mitre' || ends.shape === 'parallel') &&
+  ends.across === 'face' &&
+  across.full === width;
+
+/** What a piece takes of a row that nests, with the kerf of its cut: its mean length. In ticks, its slack not taken off. */
+export const nestedSize = ({ part: { ends, length, thickness, width } }: Leaf, kerf: Ticks): Ticks =>
+  meanLength(ends, length, thickness, width) + slantedKerf(ends, kerf);
+
+/** What a row that nests takes along its strip, `slack` of each piece left off: the largest offset is lost once. */
+const nestedExtent = (leaves: Leaf[], kerf: Ticks, slackOf: (leaf: Leaf) => Ticks): Ticks =>
+  leaves.reduce((sum, leaf) => sum + nestedSize(leaf, kerf) - slackOf(leaf), -kerf) +
+  Math.max(0, ...leaves.map(({ part }) => slantOffset(part.ends, part.width)));
+
 /** Parts side by side along an axis; one alone is not parted. So a slanted piece is seen as one, and lies before square ones. */
 export const sideBySide = (axis: Axis, parts: Cutting[]): Cutting => {
   const [only, ...others] = parts;
@@ -50,9 +73,26 @@ export const sideBySide = (axis: Axis, parts: Cutting[]): Cutting => {
 /** The least that a cutting needs along an axis. */
 export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
   if (isLeaf(cutting)) return least(cutting[axis]);
+  if (isNested(cutting))
+    return axis === 'along'
+      ? nestedExtent(cutting.nested, kerf, ({ along }) => along.slack)
+      : Math.max(0, ...cutting.nested.map(({ across }) => least(across)));
   const parts = cutting.parts.map((part) => extentOf(part, axis, kerf));
   if (cutting.axis !== axis) return Math.max(0, ...parts);
   return parts.reduce((sum, part) => sum + part + kerf, -kerf);
+};
+
+/** What a cutting would take along an axis with none of its pieces short. */
+export const wantedExtent = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
+  if (isLeaf(cutting)) return cutting[axis].full + cutting[axis].pad;
+  if (isNested(cutting))
+    return axis === 'along'
+      ? nestedExtent(cutting.nested, kerf, () => 0)
+      : Math.max(0, ...cutting.nested.map(({ across }) => across.full));
+  const parts = cutting.parts.map((part) => wantedExtent(part, axis, kerf));
+  return cutting.axis === axis
+    ? parts.reduce((sum, part) => sum + part + kerf, -kerf)
+    : Math.max(0, ...parts);
 };
 
 /** What is left of a sheet or board once its edges are trimmed. */
@@ -82,7 +122,7 @@ export const fitsPanel = (cutting: Cutting, stock: Stock, settings: SawSettings)
 
 /** The pieces of a cutting, in the order in which they are cut. */
 export const leavesOf = (cutting: Cutting): Leaf[] =>
-  isLeaf(cutting) ? [cutting] : cutting.parts.flatMap(leavesOf);
+  isLeaf(cutting) ? [cutting] : isNested(cutting) ? cutting.nested : cutting.parts.flatMap(leavesOf);
 
 /**
  * The ways in which a part can lie on a stock: a sheet piece as its grain allows, a board piece along a board as thick as

@@ -1,4 +1,13 @@
-import { type Item, isLeaf, leavesOf, type Cutting, type CuttingProblem, type Stock } from '../model';
+import {
+  isLeaf,
+  isNested,
+  leavesOf,
+  type Cutting,
+  type CuttingProblem,
+  type Item,
+  type Leaf,
+  type Stock,
+} from '../model';
 import type { Basket } from '../heuristics/assemble';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
 import { boardsOf, type Times } from './dive';
@@ -67,6 +76,10 @@ const deal = (cutting: Cutting, left: Item[][]): Cutting | null => {
     const part = left[(cutting as TypedLeaf).type]?.shift();
     return part ? { along: cutting.along, across: cutting.across, part } : null;
   }
+  if (isNested(cutting)) {
+    const nested = cutting.nested.map((leaf) => deal(leaf, left)).filter((leaf) => leaf !== null);
+    return nested.length > 0 ? { nested: nested as Leaf[] } : null;
+  }
   const parts = cutting.parts.map((part) => deal(part, left)).filter((part) => part !== null);
   return parts.length > 0 ? { axis: cutting.axis, parts } : null;
 };
@@ -93,10 +106,13 @@ export const patternsOf = (basket: Basket, { wood: { types, stocks } }: Subprobl
     }
     return [...counts].sort(([a], [b]) => a - b);
   };
-  const typed = (cutting: Cutting): Cutting =>
-    isLeaf(cutting)
-      ? ({ ...cutting, type: typeOf.get(cutting.part) ?? 0 } as TypedLeaf)
+  const typedLeaf = (leaf: Leaf): TypedLeaf => ({ ...leaf, type: typeOf.get(leaf.part) ?? 0 });
+  const typed = (cutting: Cutting): Cutting => {
+    if (isLeaf(cutting)) return typedLeaf(cutting);
+    return isNested(cutting)
+      ? { nested: cutting.nested.map(typedLeaf) }
       : { ...cutting, parts: cutting.parts.map(typed) };
+  };
   return [
     ...basket.boards.map(({ stock, pieces }) => ({
       stock: placeOf(stock),

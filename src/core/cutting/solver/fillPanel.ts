@@ -1,4 +1,5 @@
 import { otherAxis, type Axis, type Cutting } from '../model';
+import { nestedFilling, type NestedPiece } from './nestedRows';
 import { cuttingOf } from './panelPattern';
 import type { Placed, Sizes } from './types';
 
@@ -13,26 +14,32 @@ interface Strip {
   height: number;
   worth: number;
   stacks: Stack[];
+  /** What nests before them. */
+  nested: Placed[];
+}
+
+/** What a panel is filled with: pieces as they lie, those of them that nest, their worths by type, and the panel's room in cells. */
+export interface Filling {
+  pieces: Placed[];
+  nested: NestedPiece[];
+  worth: Float64Array;
+  room: Sizes;
+  /** The way of the first cuts. */
+  first: Axis;
 }
 
 /**
  * One panel filled with pieces no more often than they are wanted: strip after strip the one that is worth most for its
  * height, each of stacks by a knapsack. Not always the best. Null where nothing fits.
  */
-export const fillOnce = (
-  pieces: Placed[],
-  worth: Float64Array,
-  wanted: number[],
-  room: Sizes,
-  first: Axis,
-): Cutting | null => {
-  const left = [...wanted];
+export const fillOnce = (filling: Filling, wanted: number[]): Cutting | null => {
+  const { room, first } = filling;
   // The first strip decides most: several are tried, the rest follows.
-  const beginnings = bestStrips(pieces, worth, left, room[first], room, first).slice(0, MAX_BEGINNINGS);
+  const beginnings = bestStrips(filling, wanted, room[first]).slice(0, MAX_BEGINNINGS);
   let strips: Strip[] = [];
   let most = 0;
   for (const beginning of beginnings) {
-    const tried = completed(beginning, pieces, worth, left, room, first);
+    const tried = completed(beginning, filling, wanted);
     const sum = tried.reduce((total, strip) => total + strip.worth, 0);
     if (sum > most) [strips, most] = [tried, sum];
   }
@@ -40,36 +47,23 @@ export const fillOnce = (
   return cuttingOf(first, strips);
 };
 
-const completed = (
-  beginning: Strip,
-  pieces: Placed[],
-  worth: Float64Array,
-  wanted: number[],
-  room: Sizes,
-  first: Axis,
-): Strip[] => {
+const completed = (beginning: Strip, filling: Filling, wanted: number[]): Strip[] => {
   const left = [...wanted];
   const strips: Strip[] = [];
   let strip: Strip | undefined = beginning;
-  for (let high = room[first]; strip;) {
-    for (const piece of strip.stacks.flatMap((stack) => stack.pieces))
-      left[piece.type] = (left[piece.type] ?? 0) - 1;
+  for (let high = filling.room[filling.first]; strip;) {
+    for (const { type } of [...strip.nested, ...strip.stacks.flatMap((stack) => stack.pieces)])
+      left[type] = (left[type] ?? 0) - 1;
     strips.push(strip);
     high -= strip.height;
-    strip = bestStrips(pieces, worth, left, high, room, first)[0];
+    strip = bestStrips(filling, left, high)[0];
   }
   return strips;
 };
 
 /** Strips that are worth most for the height they take, which is all that is left where nothing would fit beside them. */
-const bestStrips = (
-  pieces: Placed[],
-  worth: Float64Array,
-  left: number[],
-  high: number,
-  room: Sizes,
-  first: Axis,
-): Strip[] => {
+const bestStrips = (filling: Filling, left: number[], high: number): Strip[] => {
+  const { pieces, worth, room, first } = filling;
   const second: Axis = otherAxis(first);
   const usable = pieces.filter(
     (piece) => (left[piece.type] ?? 0) > 0 && (worth[piece.type] ?? 0) > 0 && piece[first] <= high,
@@ -85,16 +79,46 @@ const bestStrips = (
   const lowest = Math.min(...usable.map((piece) => piece[first]));
   const takes = (height: number) => (high - height < lowest ? high : height);
   const wide = room[second];
-  return [...heights]
+  const stacked = [...heights]
     .map((height) => {
       const stacks = stacksIn(usable, worth, left, height, first, second);
       return { height, stacks, rate: roughly(stacks, wide) / takes(height) };
     })
     .sort((a, b) => b.rate - a.rate)
     .slice(0, MAX_HEIGHTS)
-    .map(({ height, stacks }) => ({ height, ...knapsack(stacks, wide, left) }))
+    .map(({ height, stacks }): Strip => ({ height, nested: [], ...knapsack(stacks, wide, left) }));
+  return [...stacked, ...nestedStrips(filling, usable, left, high)]
     .filter((strip) => strip.worth > 0)
     .sort((a, b) => b.worth / takes(b.height) - a.worth / takes(a.height));
+};
+
+/** Strips in which slanted pieces of their width nest, with stacks of what does not behind them. */
+const nestedStrips = (
+  { nested, worth, room, first }: Filling,
+  usable: Placed[],
+  left: number[],
+  high: number,
+): Strip[] => {
+  const second: Axis = otherAxis(first);
+  const open = nested
+    .map((piece) => ({ ...piece, most: left[piece.placed.type] ?? 0 }))
+    .filter(({ across, most }) => across <= high && most > 0);
+  return [...new Set(open.map(({ across }) => across))].flatMap((height): Strip[] => {
+    const own = open.filter(({ across }) => across === height);
+    const types = new Set(own.map(({ placed }) => placed.type));
+    const others = usable.filter(({ type }) => !types.has(type));
+    const stacks = stacksIn(others, worth, left, height, first, second);
+    const filled = nestedFilling(
+      own,
+      stacks.map((stack) => ({ size: stack.size, worth: stack.worth, most: 1 })),
+      worth,
+      room[second],
+    );
+    if (!filled) return [];
+    const { nested: row, slots } = filled.filling();
+    const behind = stacks.filter((_, index) => (slots[index] ?? 0) > 0);
+    return [{ height, worth: filled.worth, nested: row, stacks: behind }];
+  });
 };
 
 const MAX_BEGINNINGS = 3;

@@ -1,17 +1,27 @@
 import type { Ticks } from '../../units';
 import {
+  canNest,
   least,
+  nestedSize,
   otherAxis,
   panelRoom,
   sideBySide,
+  slantOffset,
   waysOn,
   type Axis,
   type Cutting,
   type SawSettings,
 } from '../model';
 import { fillOnce } from './fillPanel';
-import { patternOf } from './panelPattern';
+import { inRow, patternOf } from './panelPattern';
 import { gridOf, type Grid } from './grid';
+import {
+  nestedDensity,
+  nestedFilling,
+  type NestedFilling,
+  type NestedPiece,
+  type SquareSlot,
+} from './nestedRows';
 import type {
   CuttingInstance,
   Panel,
@@ -48,11 +58,14 @@ export const panels = (
       })),
     )
     .filter(({ leaf }) => least(leaf.along) <= length && least(leaf.across) <= width);
+  const nesting = ways.filter(({ leaf }) => canNest(leaf));
+  const meanOf = ({ leaf }: Pick<Placed, 'leaf'>): Ticks => nestedSize(leaf, kerf) - leaf.along.slack;
+  const slantOf = ({ leaf: { part } }: Pick<Placed, 'leaf'>): Ticks => slantOffset(part.ends, part.width);
   const grids: Record<Axis, Grid> = {
     along: gridOf(
       length + kerf,
       ways.map(({ leaf }) => least(leaf.along) + kerf),
-      [],
+      nesting.flatMap((way) => [meanOf(way), slantOf(way)]),
       MAX_CELLS,
     ),
     across: gridOf(
@@ -74,10 +87,22 @@ export const panels = (
   const bounding = isExact ? fitting : placed('down');
   const room: Sizes = { along: grids.along.cells, across: grids.across.cells };
 
-  const bestOf = (pieces: Placed[], worth: Float64Array) => {
+  const nestedOf = (pieces: Placed[], left: number[], round: 'up' | 'down'): NestedPiece[] =>
+    pieces
+      .filter(({ leaf }) => canNest(leaf))
+      .map((placed) => ({
+        placed,
+        across: placed.across,
+        size: Math.max(1, grids.along[round](meanOf(placed))),
+        slant: grids.along[round](slantOf(placed)),
+        most: left[placed.type] ?? 0,
+      }));
+
+  const bestOf = (all: Placed[], worth: Float64Array, left: number[], round: 'up' | 'down') => {
+    const pieces = usableNow(all, left);
     const [rips, crosscuts] = [
-      threeStages(pieces, worth, room, 'across'),
-      threeStages(pieces, worth, room, 'along'),
+      threeStages(pieces, nestedOf(pieces, left, round), worth, room, 'across'),
+      threeStages(pieces, [], worth, room, 'along'),
     ];
     return crosscuts.most > rips.most ? crosscuts : rips;
   };
@@ -86,14 +111,16 @@ export const panels = (
 
   // The best may take a type more often than it is wanted: so it bounds all.
   const price = (worth: Float64Array, left: number[]): PricingResult[] => {
-    const { most, cutting } = bestOf(usableNow(fitting, left), worth);
-    const bound = isExact ? most : bestOf(usableNow(bounding, left), worth).most;
+    const { most, cutting } = bestOf(fitting, worth, left, 'up');
+    const bound = isExact ? most : bestOf(bounding, worth, left, 'down').most;
     return [{ bound, patterns: most > 0 ? [patternOf(index, cutting())] : [] }];
   };
 
   const fill = (worth: Float64Array, left: number[]): Pattern[] =>
     (['across', 'along'] as const).flatMap((first) => {
-      const filled = fillOnce(usableNow(fitting, left), worth, left, room, first);
+      const pieces = usableNow(fitting, left);
+      const nested = first === 'across' ? nestedOf(pieces, left, 'up') : [];
+      const filled = fillOnce({ pieces, nested, worth, room, first }, left);
       return filled ? [patternOf(index, filled)] : [];
     });
 
@@ -114,10 +141,12 @@ const inTicks = (ways: Pick<Placed, 'type' | 'leaf'>[], room: Sizes, kerf: Ticks
 
 /**
  * The most that three stages bring: the first cuts part the room along `first` (`across`: rips), the second each strip the
- * other way, the third each of those along `first` again, into pieces that are exactly as long as it.
+ * other way, the third each of those along `first` again, into pieces that are exactly as long as it. Of `nested`, what is as wide as
+ * its strip nests in it.
  */
 const threeStages = (
   pieces: Placed[],
+  nested: NestedPiece[],
   worth: Float64Array,
   room: Sizes,
   first: Axis,
@@ -135,7 +164,7 @@ const threeStages = (
     for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
   // First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as
   // are passed over, as soon as a bound of theirs says so.
-  const strips: { height: number; worth: number }[] = [];
+  const strips: { height: number; worth: number; filling: NestedFilling | null }[] = [];
   const total = new Float64Array(high + 1);
   for (let cell = 1; cell <= high; cell++) {
     let most = total[cell - 1] as number;
@@ -143,16 +172,26 @@ const threeStages = (
       const sum = (total[cell - height] as number) + value;
       if (sum > most) most = sum;
     }
-    if (heights.has(cell) && atMost(stacks, cell, wide) > most) {
-      const value = rowOf(stacks, cell, wide)[wide] as number;
+    const nesting = nested.filter(({ across }) => across === cell);
+    const highest = Math.max(atMost(stacks, cell, wide), nestedDensity(nesting, worth) * wide * (1 + 1e-12));
+    if (heights.has(cell) && highest > most) {
+      const plain = rowOf(stacks, cell, wide)[wide] as number;
+      const filling = nestedFilling(nesting, slotsIn(cell), worth, wide);
+      const isNested = filling !== null && filling.worth > plain;
+      const value = isNested ? filling.worth : plain;
       if (value > most) {
-        strips.push({ height: cell, worth: value });
+        strips.push({ height: cell, worth: value, filling: isNested ? filling : null });
         most = value;
       }
     }
     total[cell] = most;
   }
   return { most: total[high] as number, cutting };
+
+  /** What can stand in a strip so high behind a row that nests. */
+  function slotsIn(height: number): SquareSlot[] {
+    return stacks.map(({ size, worths }) => ({ size, worth: worths[height] as number, most: Infinity }));
+  }
 
   function cutting(): Cutting {
     const stripAt = (cell: number) =>
@@ -161,7 +200,20 @@ const threeStages = (
           height <= cell && (total[cell - height] as number) + value === total[cell],
       );
     const chosen = readBack(total, high, stripAt, ({ height }) => height);
-    return { axis: first, parts: chosen.map(({ height }) => stripOf(height)) };
+    return {
+      axis: first,
+      parts: chosen.map(({ height, filling }) => (filling ? nestedStrip(filling, height) : stripOf(height))),
+    };
+  }
+
+  function nestedStrip({ filling }: NestedFilling, height: number): Cutting {
+    const { nested: row, slots } = filling();
+    const behind = slots.flatMap((count, index) => {
+      const stack = stacks[index];
+      return stack ? Array.from({ length: count }, () => stackedIn(stack, height)) : [];
+    });
+    const typed = row.map(({ leaf, type }): TypedLeaf => ({ ...leaf, type }));
+    return sideBySide(second, [...inRow(typed), ...behind]);
   }
 
   function stripOf(height: number): Cutting {

@@ -217,53 +217,73 @@ const edgeAt = (outline: Point[], y: Ticks): { left: number; right: number } | n
 
 /** Whether a saw can part all pieces: along a board in a row, or by cuts clean through. */
 const checkApart = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
-  const isRow = layout.pieces.every(({ outline }) => {
-    const box = boxOf(outline);
-    return isNear(box.bottom, 0) && isNear(box.top, layout.width) && layout.kind === 'board';
-  });
-  if (isRow) return checkRow(layout, kerf, note);
-  if (
-    !canPart(
-      layout.pieces.map(({ outline }) => boxOf(outline)),
-      kerf,
-    )
-  )
+  const pieces = layout.pieces.map(({ part, outline }): Apart => ({ part, outline, box: boxOf(outline) }));
+  const isRow =
+    layout.kind === 'board' &&
+    pieces.every(({ box }) => isNear(box.bottom, 0) && isNear(box.top, layout.width));
+  if (isRow) {
+    for (const pair of tooClose(pieces, kerf)) note(pair, 'lie closer than a kerf');
+    return;
+  }
+  if (!canPart(pieces, kerf))
     note(
       layout.pieces.map(({ part }) => part).join(', '),
       'cannot be parted by cuts that run clean through with a kerf between',
     );
 };
 
-/** Full-width pieces: between neighbours there is the kerf of each one's cut, longer along the board where it slants. */
-const checkRow = (layout: LayoutToCheck, kerf: Ticks, note: Note): void => {
-  const row = layout.pieces
-    .map(({ part, outline }) => ({ part, low: edgeAt(outline, 0), up: edgeAt(outline, layout.width) }))
+/** A piece that is to be parted from others. */
+interface Apart {
+  part: string;
+  outline: Point[];
+  box: Box;
+}
+
+/**
+ * Neighbours in a row of pieces as wide as what they are cut from that lie too close: between them there is the kerf of each one's
+ * cut, longer along the board where it slants.
+ */
+const tooClose = (pieces: Apart[], kerf: Ticks): string[] => {
+  const row = pieces
+    .map(({ part, outline, box: { bottom, top } }) => ({
+      part,
+      high: top - bottom,
+      low: edgeAt(outline, bottom),
+      up: edgeAt(outline, top),
+    }))
     .sort((a, b) => (a.low?.left ?? 0) + (a.up?.left ?? 0) - (b.low?.left ?? 0) - (b.up?.left ?? 0));
-  for (const [index, piece] of row.entries()) {
+  return row.flatMap((piece, index) => {
     const next = row[index + 1];
-    if (!next || !piece.low || !piece.up || !next.low || !next.up) continue;
+    if (!next || !piece.low || !piece.up || !next.low || !next.up) return [];
     const gap = Math.min(next.low.left - piece.low.right, next.up.left - piece.up.right);
-    const slope = (edge: number) => Math.hypot(1, edge / layout.width);
+    const slope = (edge: number) => Math.hypot(1, edge / piece.high);
     const wanted =
       kerf * Math.max(slope(piece.up.right - piece.low.right), slope(next.up.left - next.low.left));
-    if (gap < wanted - NEAR) note(`${piece.part}, ${next.part}`, 'lie closer than a kerf');
-  }
+    return gap < wanted - NEAR ? [`${piece.part}, ${next.part}`] : [];
+  });
 };
 
-/** Whether boxes can be parted one by one by cuts clean through what is left: guillotine. */
-const canPart = (boxes: Box[], kerf: Ticks): boolean => {
-  if (boxes.length < 2) return true;
+/**
+ * Whether pieces can be parted one by one by cuts clean through what is left: guillotine. What lies in one strip, all as wide as it,
+ * is parted by cuts as its ends slant.
+ */
+const canPart = (pieces: Apart[], kerf: Ticks): boolean => {
+  const [first] = pieces;
+  if (!first || pieces.length < 2) return true;
   for (const [from, to] of [
     ['left', 'right'],
     ['bottom', 'top'],
   ] as const) {
-    const sorted = [...boxes].sort((a, b) => a[from] - b[from]);
+    const sorted = [...pieces].sort((a, b) => a.box[from] - b.box[from]);
     let reached = -Infinity;
-    for (const [index, box] of sorted.entries()) {
+    for (const [index, { box }] of sorted.entries()) {
       if (index > 0 && box[from] >= reached + kerf - NEAR)
         return canPart(sorted.slice(0, index), kerf) && canPart(sorted.slice(index), kerf);
       reached = Math.max(reached, box[to]);
     }
   }
-  return false;
+  const isStrip = pieces.every(
+    ({ box }) => isNear(box.bottom, first.box.bottom) && isNear(box.top, first.box.top),
+  );
+  return isStrip && tooClose(pieces, kerf).length === 0;
 };
