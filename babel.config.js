@@ -5,7 +5,7 @@ module.exports = (api) => {
     plugins: isTest
       ? // Jest runs what the bundler splits off as one program.
         ['@babel/plugin-transform-dynamic-import']
-      : // Of Paper only the components that are used.
-        ['react-native-paper/babel'],
+      : // Of Paper only the components that are used, and of our own folders only the files.
+        ['react-native-paper/babel', './scripts/direct-imports.js'],
   };
 };

@@ -1,5 +1,6 @@
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
+const { version: directImports } = require('./scripts/direct-imports');
 
 const config = getDefaultConfig(__dirname);
 
@@ -13,5 +14,8 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (context.originModulePath === HIGHS && NODE_ONLY.has(name)) return { type: 'empty' };
   return context.resolveRequest(context, name, platform);
 };
+
+// Imports are made straight by what the indexes of folders say: another build follows from other indexes.
+config.cacheVersion = directImports();
 
 module.exports = config;

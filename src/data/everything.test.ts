@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { packBook } from '@/core/io/packedBook';
 import { emptyHistory, emptyProject, emptyStore } from '@/core/project';
-import { everythingKept, isEverything, readEverything } from './everything';
+import { everythingKept } from './everything';
+import { isEverything, readEverything } from './readEverything';
 import { newProjectRecord, packProject } from './records';
 import { writeText } from './storage';
 

@@ -10,4 +10,5 @@ export * from './drafts';
 export * from './feed';
 export * from './storageUsage';
 export * from './keptPlans';
-export { isEverything, isSameProject, readEverything, saveEverything, type Everything } from './everything';
+export { saveEverything } from './everything';
+export { isEverything, isSameProject, readEverything, type Everything } from './readEverything';

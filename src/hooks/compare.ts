@@ -2,7 +2,7 @@ import { startTransition, useEffect, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import type { BreakEven, Proposal, Saving } from '@/core/compare';
-import { freshMaterials } from '@/core/compare/breakEven';
+import { freshMaterials } from '@/core/compare/freshMaterials';
 import type { Minor } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
@@ -172,15 +172,4 @@ export const takeWay = (
   if (plan) keepPlan(project, book, changes, plan);
   dispatch({ type: 'choose', name, changes });
   notify({ text, action: { label: 'Undo', run: undo } });
-};
-
-/** A moment after a project is opened, a worker is made ready for what may be compared, in ms. */
-const WARM_AFTER = 1200;
-
-/** Has a worker with its solver loaded soon after a project is opened. */
-export const useReadyToCompare = (): void => {
-  useEffect(() => {
-    const timer = setTimeout(() => services().pool.warm('long', (planner) => planner.ready()), WARM_AFTER);
-    return () => clearTimeout(timer);
-  }, []);
 };

@@ -6,7 +6,7 @@ import { useIsWide } from './layout';
 import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
 import { useColors } from './theme';
-import { ScrollContext } from './VirtualList';
+import { ScrollContext } from './scrollContext';
 import { Text } from './Text';
 
 interface DetailProps {

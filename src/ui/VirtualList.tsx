@@ -1,18 +1,7 @@
-import {
-  createContext,
-  memo,
-  useCallback,
-  useContext,
-  useLayoutEffect,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { memo, useCallback, useContext, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useVirtualizer } from '@tanstack/react-virtual';
-
-/** The element that scrolls a column; its lists draw only what is in sight of it. */
-export const ScrollContext = createContext<HTMLElement | null>(null);
+import { ScrollContext } from './scrollContext';
 
 interface Props<T> {
   items: T[];

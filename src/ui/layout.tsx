@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { useColors } from './theme';
-import { ScrollContext } from './VirtualList';
+import { ScrollContext } from './scrollContext';
 
 /** The least side of anything that is touched. */
 export const TOUCH = 44;

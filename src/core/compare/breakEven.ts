@@ -3,7 +3,7 @@ import { toMicros, toMinor, type Minor } from '../units';
 import { shownBeside, shownPlan, type Plan } from '../plan';
 import { offerAt } from '../pricing';
 import type { Book, Project } from '../project';
-import { familyOf, materialOf, nameKey } from '../lumber';
+import { nameKey } from '../lumber';
 
 /** The best plan of a project at the prices of a book, checked; null where none can be made. */
 export type PlanWith = (project: Project, book: Book) => Plan | null;
@@ -96,18 +96,3 @@ const atShare = (book: Book, ids: Set<string>, share: number): Book => ({
     ]),
   ),
 });
-
-/** The materials of one plan that another does without, of the family that most money goes into; empty: none. */
-export const freshMaterials = (plan: Plan, other: Plan, materials?: Book['materials']): string[] => {
-  const held = new Set((shownPlan(other)?.buys ?? []).map(({ material }) => nameKey(material)));
-  const fresh = (shownPlan(plan)?.buys ?? []).filter(
-    ({ kind, material }) => kind !== 'hardware' && !held.has(nameKey(material)),
-  );
-  const [first] = [...fresh].sort((a, b) => b.costWithTax - a.costWithTax);
-  if (!first) return [];
-  const family = familyOf(materialOf(first.material, materials));
-  const names = fresh
-    .map(({ material }) => material)
-    .filter((name) => familyOf(materialOf(name, materials)) === family);
-  return [...new Set(names)];
-};

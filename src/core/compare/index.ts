@@ -4,6 +4,7 @@ export * from './made';
 export { MAY_BE_PLAIN, wantsIn, wantWords, type Want } from './wants';
 export * from './proposals';
 export * from './breakEven';
+export * from './freshMaterials';
 export * from './waysToSave';
 export * from './differences';
 export * from './units';

@@ -2,12 +2,11 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { useRouter } from 'expo-router';
-import { explainLeft, explainTotal } from '@/core/budget';
 import { formatMoney } from '@/core/units';
 import { useProject, useReadyToCompare, useSnapshot, type OpenProject, type PlanSnapshot } from '@/hooks';
 import { isInFilledField, onKeyDown } from '@/platform/page';
 import { Button, IconAction, MoneyStrip, useColors, useIsShort, useIsWide, Text } from '@/ui';
-import { Explained } from '@/forms';
+import { SumsExplained } from './later';
 import { ProjectMenu } from './ProjectMenu';
 
 /** What stays in sight in all places of a project: its name, undo and redo, and the money strip. */
@@ -120,9 +119,8 @@ const Head = ({ open }: { open: OpenProject }) => {
 };
 
 /** Over the money strip: a touch of it opens where its sums come from. */
-const OpensSums = ({ snapshot: { project, book, plan } }: { snapshot: PlanSnapshot }) => {
+const OpensSums = ({ snapshot }: { snapshot: PlanSnapshot }) => {
   const [isOpen, setOpen] = useState(false);
-  const left = isOpen ? explainLeft(project, book, plan) : null;
   return (
     <>
       <Pressable
@@ -131,14 +129,7 @@ const OpensSums = ({ snapshot: { project, book, plan } }: { snapshot: PlanSnapsh
         onPress={() => setOpen(true)}
         style={styles.over}
       />
-      {isOpen ? (
-        <Explained
-          title="Where it comes from"
-          explanations={[explainTotal(project, book, plan), ...(left ? [left] : [])]}
-          currency={project.currency}
-          onClose={() => setOpen(false)}
-        />
-      ) : null}
+      {isOpen ? <SumsExplained snapshot={snapshot} onClose={() => setOpen(false)} /> : null}
     </>
   );
 };

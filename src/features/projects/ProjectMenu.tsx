@@ -1,20 +1,20 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { fileBase, projectFileName, writeParts, writePrices, writeProjectFile } from '@/core/io';
-import { DAYS_KEPT, notify, pickFile, saveFile, setDeleted, type OpenProject } from '@/hooks';
+import { DAYS_KEPT, notify, pickFile, setDeleted, type OpenProject } from '@/hooks';
 import { ImportDialog, type ImportFile } from '@/imports';
 import { ActionMenu, Confirm, IconAction } from '@/ui';
-import { ProjectDetails } from './ProjectDetails';
+import { ProjectDetails } from './later';
 
 type Opened = 'details' | 'delete' | null;
 
 /** What is done with a project as a whole: its details, its files, its end. */
 export const ProjectMenu = ({ open }: { open: OpenProject }) => {
-  const { project, book } = open;
+  const { project } = open;
   const [opened, setOpened] = useState<Opened>(null);
   const [file, setFile] = useState<ImportFile | null>(null);
   const router = useRouter();
-  const base = fileBase(project);
+  const save = (what: keyof typeof import('./saveFiles')) =>
+    void import('./saveFiles').then((files) => files[what](open));
   const remove = () => {
     setDeleted(project.id, Date.now());
     router.replace('/');
@@ -30,26 +30,15 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
         anchor={(show) => <IconAction icon="more" label="More for this project" onPress={show} />}
         actions={[
           { title: 'Project details', run: () => setOpened('details') },
-          {
-            title: 'Save to a file',
-            run: () =>
-              saveFile(projectFileName(project), writeProjectFile(project, book), 'application/json'),
-          },
+          { title: 'Save to a file', run: () => save('saveProject') },
           { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },
           { title: 'Import parts.csv', run: () => void pickFile('.csv,text/csv').then(setFile) },
-          {
-            title: 'Export parts.csv',
-            run: () => saveFile(`${base}-parts.csv`, writeParts(project), 'text/csv'),
-          },
+          { title: 'Export parts.csv', run: () => save('exportParts') },
           {
             title: 'Import prices.csv',
             run: () => router.push(`/project/${project.id}/prices?take=file`),
           },
-          {
-            title: 'Export prices.csv',
-            run: () =>
-              saveFile(`${base}-prices.csv`, writePrices(book, project.currency, project.unit), 'text/csv'),
-          },
+          { title: 'Export prices.csv', run: () => save('exportPrices') },
           { title: 'Delete project', run: () => setOpened('delete') },
         ]}
       />

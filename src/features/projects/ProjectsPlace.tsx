@@ -15,7 +15,7 @@ import {
 } from '@/hooks';
 import { Button, Columns, Logo, MoneyStrip, SectionHeader, useColors, useIsWide, Text } from '@/ui';
 import { OpenFile } from './OpenFile';
-import { NewProject } from './ProjectDetails';
+import { NewProject } from './later';
 
 /** All projects, each with its money strip. */
 export const ProjectsPlace = () => {

@@ -14,12 +14,15 @@ import {
   useStanding,
 } from '@/hooks';
 import { loadFonts } from '@/platform/fonts';
+import { fetchSharedLater } from '@/platform/later';
 import { paintPage } from '@/platform/page';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, Text, TOUCH, useColors } from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
 notifyManager.setScheduler(queueMicrotask);
+
+fetchSharedLater();
 
 loadFonts({
   Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),

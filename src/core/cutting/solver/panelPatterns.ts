@@ -162,36 +162,8 @@ const threeStages = (
   const heights = new Set<number>();
   for (const { worths } of stacks)
     for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
-  // First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as
-  // are passed over, as soon as a bound of theirs says so.
-  const strips: { height: number; worth: number; filling: NestedFilling | null }[] = [];
-  const total = new Float64Array(high + 1);
-  for (let cell = 1; cell <= high; cell++) {
-    let most = total[cell - 1] as number;
-    for (const { height, worth: value } of strips) {
-      const sum = (total[cell - height] as number) + value;
-      if (sum > most) most = sum;
-    }
-    const nesting = nested.filter(({ across }) => across === cell);
-    const highest = Math.max(atMost(stacks, cell, wide), nestedDensity(nesting, worth) * wide * (1 + 1e-12));
-    if (heights.has(cell) && highest > most) {
-      const plain = rowOf(stacks, cell, wide)[wide] as number;
-      const filling = nestedFilling(nesting, slotsIn(cell), worth, wide);
-      const isNested = filling !== null && filling.worth > plain;
-      const value = isNested ? filling.worth : plain;
-      if (value > most) {
-        strips.push({ height: cell, worth: value, filling: isNested ? filling : null });
-        most = value;
-      }
-    }
-    total[cell] = most;
-  }
+  const { strips, total } = firstCuts({ stacks, heights, nested, worth, high, wide });
   return { most: total[high] as number, cutting };
-
-  /** What can stand in a strip so high behind a row that nests. */
-  function slotsIn(height: number): SquareSlot[] {
-    return stacks.map(({ size, worths }) => ({ size, worth: worths[height] as number, most: Infinity }));
-  }
 
   function cutting(): Cutting {
     const stripAt = (cell: number) =>
@@ -245,6 +217,68 @@ const threeStages = (
       chosen.map(({ leaf, type }): TypedLeaf => ({ ...leaf, type })),
     );
   }
+};
+
+/** Parts of one size the second way: the pieces in them, and by height what such a part is worth at the most. */
+interface Stacks {
+  size: number;
+  own: Placed[];
+  worths: Float64Array;
+}
+
+interface Strip {
+  height: number;
+  worth: number;
+  /** What nests in it; null: it is of stacks alone. */
+  filling: NestedFilling | null;
+}
+
+/** What can stand in a strip so high behind a row that nests. */
+const slotsIn = (stacks: Stacks[], height: number): SquareSlot[] =>
+  stacks.map(({ size, worths }) => ({ size, worth: worths[height] as number, most: Infinity }));
+
+/**
+ * First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as are passed
+ * over, as soon as a bound of theirs says so. `total`: the most that strips so high together are worth.
+ */
+const firstCuts = ({
+  stacks,
+  heights,
+  nested,
+  worth,
+  high,
+  wide,
+}: {
+  stacks: Stacks[];
+  heights: Set<number>;
+  nested: NestedPiece[];
+  worth: Float64Array;
+  high: number;
+  wide: number;
+}): { strips: Strip[]; total: Float64Array } => {
+  const strips: Strip[] = [];
+  const total = new Float64Array(high + 1);
+  for (let cell = 1; cell <= high; cell++) {
+    let most = total[cell - 1] as number;
+    for (const { height, worth: value } of strips) {
+      const sum = (total[cell - height] as number) + value;
+      if (sum > most) most = sum;
+    }
+    const nesting = nested.filter(({ across }) => across === cell);
+    const highest = Math.max(atMost(stacks, cell, wide), nestedDensity(nesting, worth) * wide * (1 + 1e-12));
+    if (heights.has(cell) && highest > most) {
+      const plain = rowOf(stacks, cell, wide)[wide] as number;
+      const filling = nestedFilling(nesting, slotsIn(stacks, cell), worth, wide);
+      const isNested = filling !== null && filling.worth > plain;
+      const value = isNested ? filling.worth : plain;
+      if (value > most) {
+        strips.push({ height: cell, worth: value, filling: isNested ? filling : null });
+        most = value;
+      }
+    }
+    total[cell] = most;
+  }
+  return { strips, total };
 };
 
 /** What a table of best values was made of: walks back from its last cell; a cell worth no more than the one before is empty. */

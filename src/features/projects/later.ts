@@ -1,0 +1,7 @@
+import { lazyScreen } from '@/ui';
+
+/** What is opened from the projects and their head, and not among what the first screen loads. */
+
+export const NewProject = lazyScreen(async () => (await import('./ProjectDetails')).NewProject);
+export const ProjectDetails = lazyScreen(async () => (await import('./ProjectDetails')).ProjectDetails);
+export const SumsExplained = lazyScreen(async () => (await import('./SumsExplained')).SumsExplained);
