@@ -42,7 +42,7 @@ export const writeKept = (page: Page, texts: Record<string, string>): Promise<vo
 /** What is kept under a key once it rests, for a second: what was done before is written a moment later. */
 export const restingText = async (page: Page, key: string): Promise<string | undefined> => {
   let last = (await keptTexts(page))[key];
-  for (let same = 0; same < 4; ) {
+  for (let same = 0; same < 4;) {
     await page.waitForTimeout(250);
     const now = (await keptTexts(page))[key];
     same = now === last ? same + 1 : 0;

@@ -5,7 +5,7 @@ const folder = process.argv[2];
 
 generateSW({
   globDirectory: folder,
-  globPatterns: ['**/*.{html,js,css,ttf,svg,png,webmanifest,wasm}'],
+  globPatterns: ['**/*.{html,js,css,woff2,svg,png,webmanifest,wasm}'],
   swDest: `${folder}/sw.js`,
   mode: 'production',
   sourcemap: false,

@@ -24,10 +24,11 @@ notifyManager.setScheduler(queueMicrotask);
 
 fetchSharedLater();
 
+// The page asks for them before any of this runs.
 loadFonts({
-  Plex: require('@expo-google-fonts/ibm-plex-sans-condensed/400Regular/IBMPlexSansCondensed_400Regular.ttf'),
-  PlexMedium: require('@expo-google-fonts/ibm-plex-sans-condensed/500Medium/IBMPlexSansCondensed_500Medium.ttf'),
-  PlexBold: require('@expo-google-fonts/ibm-plex-sans-condensed/700Bold/IBMPlexSansCondensed_700Bold.ttf'),
+  Plex: '/fonts/condensed-400.woff2',
+  PlexMedium: '/fonts/condensed-500.woff2',
+  PlexBold: '/fonts/condensed-700.woff2',
 });
 
 /** Everything around the places: data, theme, fonts, navigation, notices. */
