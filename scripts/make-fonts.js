@@ -10,10 +10,7 @@ const main = async () => {
   fs.mkdirSync(TO, { recursive: true });
   for (const weight of ['400Regular', '500Medium', '700Bold']) {
     const font = fs.readFileSync(path.join(FROM, weight, `IBMPlexSansCondensed_${weight}.ttf`));
-    fs.writeFileSync(
-      path.join(TO, `condensed-${Number.parseInt(weight, 10)}.woff2`),
-      Buffer.from(await compress(font)),
-    );
+    fs.writeFileSync(path.join(TO, `condensed-${Number.parseInt(weight, 10)}.woff2`), await compress(font));
   }
   fs.copyFileSync(path.join(FROM, 'LICENSE_FONT'), path.join(TO, 'LICENSE.txt'));
 };
