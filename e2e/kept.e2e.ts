@@ -98,12 +98,13 @@ for (const [name, size, handsOf] of [
   test(`on ${name} everything is saved as one file, and taken in by another browser`, async () => {
     const { page, context, complaints } = await visit(at.browser, size);
     page.setDefaultTimeout(20_000);
-    const { press } = handsOf(page);
+    const { press, choose } = handsOf(page);
     await page.goto(`${at.site.address}/project/sandpit/parts`);
     await page.getByRole('button', { name: /^Change 4 Long side/ }).waitFor();
     await addPart(page, '2 45x45 300 peg');
     await page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
     await page.goto(`${at.site.address}/settings`);
+    await choose('Unit of lengths', 'Millimetres');
     const download = page.waitForEvent('download');
     await press(page.getByRole('button', { name: 'Save everything to a file' }));
     const saved = file('all.json', readFileSync((await (await download).path()) ?? '', 'utf8'));
@@ -119,10 +120,18 @@ for (const [name, size, handsOf] of [
     await pick(other.page, () => hands.press(other.page.getByRole('button', { name: 'Open a file' })), saved);
     const sheet = other.page.getByRole('dialog');
     await expect(sheet.getByText('not here', { exact: true })).toHaveCount(3);
+    // Another unit was chosen there: it holds here once it is asked for.
+    await hands.press(sheet.getByRole('checkbox', { name: 'Take its settings too' }));
     await hands.press(sheet.getByRole('button', { name: 'Take 3 that are missing' }));
     await other.page.getByText('Sandpit with a folding lid').first().click();
     await other.page.getByTestId('money-strip').getByText('€167.92', { exact: true }).waitFor();
     await other.page.getByRole('button', { name: /^Change 2 Peg/ }).waitFor();
+    await expect(other.page).toHaveTitle('Parts · Sandpit with a folding lid · Billet');
+    await other.page.goto(`${at.site.address}/settings`);
+    await other.page
+      .getByRole('radiogroup', { name: 'Unit of lengths' })
+      .getByRole('radio', { name: 'Millimetres', checked: true })
+      .waitFor();
     expect([...complaints, ...other.complaints]).toEqual([]);
     await other.context.close();
   });

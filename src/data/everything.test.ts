@@ -3,7 +3,7 @@ import { packBook } from '@/core/io/packedBook';
 import { emptyHistory, emptyProject, emptyStore } from '@/core/project';
 import { everythingKept } from './everything';
 import { isEverything, readEverything } from './readEverything';
-import { newProjectRecord, packProject } from './records';
+import { DEFAULT_SETTINGS, newProjectRecord, packProject, packSettings } from './records';
 import { writeText } from './storage';
 
 jest.mock('@react-native-async-storage/async-storage', () =>
@@ -23,6 +23,7 @@ const KEPT: Record<string, string> = {
   'billet/project/p': project('p'),
   'billet/project/q': project('q'),
   'billet/project/gone': project('gone', 5),
+  'billet/settings': packSettings({ ...DEFAULT_SETTINGS, unit: 'mm', staleAfter: 30 }),
   'billet/book': packBook({ book, history: emptyHistory() }, tags),
 };
 
@@ -45,6 +46,7 @@ test('a file of everything holds it all, what is half typed too, and is read aga
   expect(all?.projects.map(({ name }) => name)).toEqual(['Bench p', 'Bench q']);
   expect(all?.book).toEqual(expect.objectContaining(book));
   expect(all?.lost).toBe(0);
+  expect(all?.settings).toEqual({ ...DEFAULT_SETTINGS, unit: 'mm', staleAfter: 30 });
 });
 
 test('whatever is broken in one record, the others are read, and it is counted', async () => {

@@ -11,4 +11,10 @@ export * from './feed';
 export * from './storageUsage';
 export * from './keptPlans';
 export { saveEverything } from './everything';
-export { isEverything, isSameProject, readEverything, type Everything } from './readEverything';
+export {
+  isEverything,
+  isSameProject,
+  isSameSettings,
+  readEverything,
+  type Everything,
+} from './readEverything';

@@ -2,7 +2,7 @@ import { writeProjectFile } from '@/core/io';
 import type { Book, Project } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
 import { FORMAT } from './everything';
-import { unpackBook, unpackProject } from './records';
+import { unpackBook, unpackProject, unpackSettings, type Settings } from './records';
 import { placeOf } from './repository';
 
 /** What of a file of everything can be taken in. */
@@ -10,6 +10,8 @@ export interface Everything {
   /** Those that were deleted aside. */
   projects: Project[];
   book: Book | null;
+  /** Null: none, or none that can be read. */
+  settings: Settings | null;
   /** How many records in it cannot be read; they stay in the file. */
   lost: number;
 }
@@ -29,11 +31,18 @@ export const readEverything = (text: string): Result<Everything> => {
     .map(([, own]) => tried(() => unpackProject(own)));
   const bookText = texts.find(([key]) => placeOf(key) === 'book')?.[1];
   const book = bookText === undefined ? null : tried(() => unpackBook(bookText));
+  const settingsText = texts.find(([key]) => placeOf(key) === 'settings')?.[1];
+  const settings = settingsText === undefined ? null : tried(() => unpackSettings(settingsText));
+  const unread = [
+    [bookText, book],
+    [settingsText, settings],
+  ].filter(([text, record]) => text !== undefined && !record);
   const read = records.flatMap((record) => (record ? [record] : []));
   return ok({
     projects: read.filter(({ deletedAt }) => deletedAt === null).map(({ project }) => project),
     book: book?.book ?? null,
-    lost: records.length - read.length + (bookText !== undefined && !book ? 1 : 0),
+    settings,
+    lost: records.length - read.length + unread.length,
   });
 };
 
@@ -58,3 +67,9 @@ const tried = <T>(read: () => Result<T>): T | null => {
 /** Whether two projects are the same, whatever became of them on the way. */
 export const isSameProject = (one: Project, other: Project, book: Book): boolean =>
   writeProjectFile(one, book) === writeProjectFile(other, book);
+
+/** Whether two settings are the same. */
+export const isSameSettings = (one: Settings, other: Settings): boolean =>
+  [...new Set([...Object.keys(one), ...Object.keys(other)] as (keyof Settings)[])].every(
+    (key) => JSON.stringify(one[key]) === JSON.stringify(other[key]),
+  );

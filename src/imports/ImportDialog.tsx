@@ -185,7 +185,7 @@ const useImportContext = (
   const whole = useBook();
   const records = useProjects()?.records;
   const own = useOpenBook('own');
-  const { settings } = useSettings();
+  const { settings, change } = useSettings();
   const today = useToday();
   if (!own || !records) return null;
   const { unit, currency } = open?.project ?? settings;
@@ -195,6 +195,8 @@ const useImportContext = (
     prices: prices ?? { book, dispatch, undo, unit, currency, today },
     whole,
     projects: records.map(({ project }) => project),
+    settings,
+    changeSettings: change,
     goTo: (path) => router.push(path as Href),
   };
 };

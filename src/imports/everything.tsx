@@ -1,3 +1,4 @@
+import { StyleSheet, View } from 'react-native';
 import type { Book, Project } from '@/core/project';
 import { map } from '@/core/result';
 import {
@@ -5,11 +6,12 @@ import {
   changeBook,
   isEverything,
   isSameProject,
+  isSameSettings,
   notify,
   readEverything,
   type Everything,
 } from '@/hooks';
-import { Row, Text } from '@/ui';
+import { Checkbox, Row, Text } from '@/ui';
 import { mergeBook, withStoreIds } from './mergeBook';
 import type { ImportContext, ImportFormat, ImportPreview } from './types';
 
@@ -20,12 +22,13 @@ export const everythingFormat: ImportFormat = {
   hint: () => 'Everything that was saved in one file, here or in another browser.',
   accept: '.json,application/json',
   detect: ({ text }) => isEverything(text),
-  read: async ({ name, text }) => map(readEverything(text), (found) => previewOf(name, found)),
+  read: async ({ name, text }) => map(readEverything(text), (found) => previewOf(name, found, false)),
 };
 
-const previewOf = (name: string, found: Everything): ImportPreview => ({
+/** `withSettings`: those of the file take the place of those here. */
+const previewOf = (name: string, found: Everything, withSettings: boolean): ImportPreview => ({
   title: `Everything in ${name}`,
-  body: (context) => (
+  body: (context, { show }) => (
     <>
       <Text>
         Prices, stores, the rack and tools that are not here come in beside those that are. A project that is
@@ -39,6 +42,21 @@ const previewOf = (name: string, found: Everything): ImportPreview => ({
           </Text>
         </Row>
       ))}
+      {hasOtherSettings(found, context) ? (
+        <Row style={styles.settings}>
+          <Checkbox
+            isTicked={withSettings}
+            label="Take its settings too"
+            onPress={() => show(previewOf(name, found, !withSettings))}
+          />
+          <View style={styles.grow}>
+            <Text>Settings</Text>
+            <Text size="small" tone="soft">
+              {`${STATES.other}; ticked, those of the file hold`}
+            </Text>
+          </View>
+        </Row>
+      ) : null}
       {found.lost > 0 ? (
         <Text tone="bad">
           {`${found.lost} ${found.lost === 1 ? 'record' : 'records'} in the file cannot be read. They stay in it as they are: keep the file.`}
@@ -54,6 +72,7 @@ const previewOf = (name: string, found: Everything): ImportPreview => ({
     const take = (projects: Project[]) => {
       const storeIds = takeBook(context.whole, found);
       for (const project of projects) addProject(withStoreIds(project, storeIds));
+      if (withSettings && found.settings) context.changeSettings(found.settings);
       notify({ text: takenWords(projects.length) });
       close();
     };
@@ -70,6 +89,10 @@ const previewOf = (name: string, found: Everything): ImportPreview => ({
     ];
   },
 });
+
+/** Whether the file has settings that differ from those here. */
+const hasOtherSettings = ({ settings }: Everything, context: ImportContext): boolean =>
+  settings !== null && !isSameSettings(settings, context.settings);
 
 type State = 'missing' | 'same' | 'other';
 const STATES: Record<State, string> = {
@@ -107,3 +130,8 @@ const takeBook = (held: Book, { book }: Everything): Record<string, string> => {
 
 const takenWords = (count: number): string =>
   count === 0 ? 'What was missing is here.' : `${count} ${count === 1 ? 'project is' : 'projects are'} here.`;
+
+const styles = StyleSheet.create({
+  settings: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  grow: { flex: 1 },
+});

@@ -36,6 +36,8 @@ const context = () => {
     prices: { book, dispatch: open.dispatch, undo: open.undo, ...held },
     whole: book,
     projects: [project],
+    settings: { ...held } as unknown as ImportContext['settings'],
+    changeSettings: () => undefined,
     goTo: () => undefined,
   };
   return { made, given, project, book };

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { LengthUnit } from '@/core/units';
 import type { Book, Project } from '@/core/project';
 import type { Result } from '@/core/result';
-import type { OpenProject } from '@/hooks';
+import type { OpenProject, Settings } from '@/hooks';
 
 /** A file as it was picked, as text. */
 export interface ImportFile {
@@ -25,6 +25,8 @@ export interface ImportContext {
   /** All of the price book, of both sides. */
   whole: Book;
   projects: Project[];
+  settings: Settings;
+  changeSettings: (fields: Partial<Settings>) => void;
   goTo: (path: string) => void;
 }
 

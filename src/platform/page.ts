@@ -56,3 +56,8 @@ export const paintPage = (scheme: 'dark' | 'light', background: string): void =>
 
 /** What is drawn over everything else hangs here. */
 export const pageRoot = (): HTMLElement => document.body;
+
+/** What the browser's tab and its history call the page. */
+export const titlePage = (title: string): void => {
+  document.title = title;
+};

@@ -1,15 +1,22 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/hooks';
-import { linksFor, projectIdIn, type PlaceLink } from './places';
+import { titlePage } from '@/platform/page';
+import { linksFor, projectIdIn, titleOf, type PlaceLink } from './places';
 import { FONTS, Logo, TOUCH, useColors, useIsShort, useIsWide, Text } from '@/ui';
 
 /** The places of the app, and of the project that is open. */
-const usePlaces = (): { top: PlaceLink[]; inProject: PlaceLink[]; projectName: string | null } => {
+const usePlaces = (): {
+  top: PlaceLink[];
+  inProject: PlaceLink[];
+  projectName: string | null;
+} => {
   const path = usePathname();
   const id = projectIdIn(path);
   const project = useProjects()?.records.find((record) => record.project.id === id)?.project;
+  const title = titleOf(path, project?.name ?? null);
+  useEffect(() => titlePage(title), [title]);
   return {
     top: linksFor('app', '/', path),
     inProject: project ? linksFor('project', `/project/${id}/`, path) : [],

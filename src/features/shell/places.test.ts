@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { linksFor, PLACES, projectIdIn } from './places';
+import { linksFor, PLACES, projectIdIn, titleOf } from './places';
 
 test('a page of a place is at that place; a project’s places are its own', () => {
   const here = (path: string) => {
@@ -13,6 +13,20 @@ test('a page of a place is at that place; a project’s places are its own', () 
   expect(here('/project/x1/prices')).toEqual(['/project/x1/prices']);
   expect(here('/project/x1/run')).toEqual(['/project/x1/buy']);
   expect(here('/project/x1/report')).toEqual(['/project/x1/spend']);
+});
+
+test('the tab says where one is, each place otherwise', () => {
+  expect(titleOf('/', null)).toBe('Projects · Billet');
+  expect(titleOf('/prices/', null)).toBe('Price book · Billet');
+  expect(titleOf('/aisle', null)).toBe('Prices in the aisle · Billet');
+  expect(titleOf('/project/x1/buy', 'Bench')).toBe('Buy · Bench · Billet');
+  expect(titleOf('/project/x1/run', 'Bench')).toBe('At the store · Bench · Billet');
+  expect(titleOf('/project/x1', 'Bench')).toBe('Bench · Billet');
+  expect(titleOf('/project/x1/nowhere', null)).toBe('Billet');
+  const titles = PLACES.flatMap(({ scope, path, pages = [] }) =>
+    [path, ...pages].map((page) => titleOf(scope === 'app' ? `/${page}` : `/project/x/${page}`, 'Bench')),
+  );
+  expect(new Set(titles).size).toBe(titles.length);
 });
 
 test('every row of the table has its file', () => {

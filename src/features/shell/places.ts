@@ -29,6 +29,26 @@ export interface PlaceLink {
   isHere: boolean;
 }
 
+/** Pages that have no word of their own in the navigation, by the last part of their path. */
+const PAGES: Record<string, string> = {
+  run: 'At the store',
+  report: 'One page',
+  aisle: 'Prices in the aisle',
+};
+
+/** What the page of a path is called in the browser's tab: the place, the project where it is one's, and Billet. */
+export const titleOf = (path: string, projectName: string | null): string => {
+  const isOfProject = projectIdIn(path) !== null;
+  const last =
+    path
+      .replace(/\/+$/, '')
+      .split('/')
+      .at(isOfProject ? 3 : 1) ?? '';
+  const scope: PlaceRow['scope'] = isOfProject ? 'project' : 'app';
+  const place = PLACES.find((row) => row.scope === scope && row.path === last)?.name ?? PAGES[last];
+  return [place, isOfProject ? projectName : null, 'Billet'].filter(Boolean).join(' · ');
+};
+
 /** The id of the project in a path; null: the path is of none. */
 export const projectIdIn = (path: string): string | null => /^\/project\/([^/]+)/.exec(path)?.[1] ?? null;
 
