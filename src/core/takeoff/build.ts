@@ -1,14 +1,11 @@
-import { parseLength, type LengthUnit } from '../units';
 import {
   DERIVED_NOTE,
   apply,
   chosenOption,
   freeVariableName,
   identifier,
-  isFormula,
   mapFormula,
   readFormula,
-  scopeOf,
   sidesOf,
   valuesOf,
   writeFormula,
@@ -19,58 +16,9 @@ import {
   type Variable,
 } from '../project';
 import { ok, type Problem, type Result } from '../result';
-import { parseSection, parseThickness } from '../lumber';
+import { answerFaults, isAsked, usualAnswers, type HelperInput } from './answers';
 import { toExtra, toJoint, toPart } from './made';
-import type { Answers, Ask, Helper, Made, Sizes } from './types';
-
-/** What the helper was told, by key of what it asks. Kept with the option, where `=id` and `@id` are a measure of its own and one of others. */
-export type HelperInput = Record<string, string>;
-
-/** What a helper starts from. */
-export const usualAnswers = (helper: Helper, unit: LengthUnit): HelperInput =>
-  Object.fromEntries(helper.asks.map((ask) => [ask.key, ask.usual[unit]]));
-
-/** Whether a thing is asked at all, given the other answers. */
-export const isAsked = ({ when }: Ask, told: HelperInput): boolean => {
-  if (!when) return true;
-  const answer = (told[when.key] ?? '').trim();
-  return when.is === 'any' ? answer !== '' : when.is.split('|').includes(answer);
-};
-
-/** What is wrong with an answer, as a sentence; null: nothing. */
-export const answerFault = (ask: Ask, told: HelperInput, project: Project): string | null => {
-  const text = (told[ask.key] ?? '').trim();
-  if (!isAsked(ask, told) || (text === '' && ask.blank !== undefined)) return null;
-  if (text === '') return 'It is needed to work out the parts.';
-  const sentence = (result: Result<unknown>) => (result.ok ? null : (result.problems[0]?.sentence ?? ''));
-  switch (ask.kind) {
-    case 'choice':
-      return null;
-    case 'section':
-      return sentence(parseSection(text, project.unit));
-    case 'sheet':
-      return sentence(parseThickness(text, project.unit));
-    case 'count':
-      return sentence(scopeOf(project)().count(text));
-    case 'length': {
-      const ticks = scopeOf(project)().length(text);
-      if (!ticks.ok)
-        return isFormula(text, project.unit) && /[\p{L}(*/+]/u.test(text)
-          ? sentence(ticks)
-          : sentence(parseLength(text, project.unit));
-      return ticks.value < 0 ? 'It comes to less than nothing.' : null;
-    }
-  }
-};
-
-/** All faults of the answers, by key. */
-export const answerFaults = (helper: Helper, told: HelperInput, project: Project): Record<string, string> =>
-  Object.fromEntries(
-    helper.asks.flatMap((ask) => {
-      const fault = answerFault(ask, told, project);
-      return fault === null ? [] : [[ask.key, fault]];
-    }),
-  );
+import type { Answers, Helper, Made, Sizes } from './types';
 
 interface Names {
   /** Measures by key: new ones, those it made before, and those of others it was told. */

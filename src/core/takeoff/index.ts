@@ -1,4 +1,5 @@
 export * from './types';
+export * from './answers';
 export * from './build';
 export { HELPERS, helperOf } from './helpers';
 export { checksOf, type Check } from './checks';

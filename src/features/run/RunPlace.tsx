@@ -18,14 +18,11 @@ import {
   type PlannedProject,
 } from '@/hooks';
 import { Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
-import { PurchaseForm } from '@/forms';
 import { cartCommands, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
-import { ElseForm } from './ElseForm';
 import { Paid } from './Paid';
 import { Lines } from './RunLines';
-import { TakeForm } from './TakeForm';
-import { TillForm } from './TillForm';
+import { formOf, type Shown } from './RunForms';
 
 const isSurprise = isLike<Deviation>({ cause: '', item: '', before: [], total: 0 });
 
@@ -52,13 +49,6 @@ const Planned = ({ open, ...rest }: { open: OpenProject; storeId: string; kept: 
     <ActivityIndicator style={styles.wait} aria-label="Opening the list" />
   );
 };
-
-type Shown =
-  | { kind: 'take'; line: RunLine }
-  | { kind: 'else'; line: RunLine | null }
-  | { kind: 'line'; index: number }
-  | { kind: 'till' }
-  | null;
 
 const Shopping = ({
   open,
@@ -203,59 +193,6 @@ const headWords = (left: number, isDoing: boolean, isAwake: boolean): string =>
   ]
     .filter(Boolean)
     .join(' · ');
-
-interface FormProps {
-  run: Run;
-  cart: Purchase | null;
-  /** The line as it is now. */
-  lineOf: (opened: RunLine) => RunLine;
-  onShow: (shown: Shown) => void;
-  onSurprise: (deviation: Deviation | null) => void;
-  onOut: (index: number) => void;
-  onPaid: (purchase: Purchase) => void;
-  onClose: () => void;
-}
-
-/** The form of what was touched, or null: the list stands alone. */
-const formOf = (
-  shown: Shown,
-  { run, cart, lineOf, onShow, onSurprise, onOut, onPaid, onClose }: FormProps,
-) => {
-  const { open } = run;
-  return shown?.kind === 'take' ? (
-    <TakeForm
-      key={shown.line.key}
-      run={run}
-      line={lineOf(shown.line)}
-      onSurprise={onSurprise}
-      onElse={() => onShow({ kind: 'else', line: shown.line })}
-      onClose={onClose}
-    />
-  ) : shown?.kind === 'else' ? (
-    <ElseForm
-      key={`else-${shown.line?.key ?? ''}`}
-      run={run}
-      instead={shown.line}
-      onSurprise={onSurprise}
-      onClose={onClose}
-    />
-  ) : shown?.kind === 'line' && cart?.lines[shown.index] ? (
-    <PurchaseForm
-      key={`line-${shown.index}`}
-      project={open.project}
-      stores={[run.store]}
-      at={{ purchase: cart, line: shown.index, isNew: false }}
-      isPlanned
-      onSave={(purchase) =>
-        open.dispatch({ type: 'recordPurchase', purchase, charges: { trip: 0, shipping: null } })
-      }
-      onRemove={{ label: 'Out of the cart', run: () => onOut(shown.index) }}
-      onClose={onClose}
-    />
-  ) : shown?.kind === 'till' && cart ? (
-    <TillForm run={run} cart={cart} onClose={onClose} onPaid={onPaid} />
-  ) : null;
-};
 
 /** What a deviation changed, once the rest is planned anew. */
 const ReplanNote = ({
