@@ -159,7 +159,7 @@ for (const [name, size, handsOf] of [
       await hands.press(button('Close'));
       await page.reload();
       await button('Enter prices in the aisle').waitFor();
-      await page.waitForLoadState('networkidle');
-      expect(await button('Save the price').count()).toBe(0);
+      // A form that is brought back is there with the first drawing of the place.
+      await expect(button('Save the price')).toHaveCount(0);
     });
   });
