@@ -59,11 +59,6 @@ export const canNest = ({ part: { kind, ends, width }, across }: Leaf): boolean 
 export const nestedSize = ({ part: { ends, length, thickness, width } }: Leaf, kerf: Ticks): Ticks =>
   meanLength(ends, length, thickness, width) + slantedKerf(ends, kerf);
 
-/** What a row that nests takes along its strip, `slack` of each piece left off: the largest offset is lost once. */
-const nestedExtent = (leaves: Leaf[], kerf: Ticks, slackOf: (leaf: Leaf) => Ticks): Ticks =>
-  leaves.reduce((sum, leaf) => sum + nestedSize(leaf, kerf) - slackOf(leaf), -kerf) +
-  Math.max(0, ...leaves.map(({ part }) => slantOffset(part.ends, part.width)));
-
 /** Parts side by side along an axis; one alone is not parted. So a slanted piece is seen as one, and lies before square ones. */
 export const sideBySide = (axis: Axis, parts: Cutting[]): Cutting => {
   const [only, ...others] = parts;
@@ -71,28 +66,33 @@ export const sideBySide = (axis: Axis, parts: Cutting[]): Cutting => {
 };
 
 /** The least that a cutting needs along an axis. */
-export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
-  if (isLeaf(cutting)) return least(cutting[axis]);
-  if (isNested(cutting))
-    return axis === 'along'
-      ? nestedExtent(cutting.nested, kerf, ({ along }) => along.slack)
-      : Math.max(0, ...cutting.nested.map(({ across }) => least(across)));
-  const parts = cutting.parts.map((part) => extentOf(part, axis, kerf));
-  if (cutting.axis !== axis) return Math.max(0, ...parts);
-  return parts.reduce((sum, part) => sum + part + kerf, -kerf);
-};
+export const extentOf = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks =>
+  sizeAlong(cutting, axis, kerf, least);
 
 /** What a cutting would take along an axis with none of its pieces short. */
-export const wantedExtent = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks => {
-  if (isLeaf(cutting)) return cutting[axis].full + cutting[axis].pad;
+export const wantedExtent = (cutting: Cutting, axis: Axis, kerf: Ticks): Ticks =>
+  sizeAlong(cutting, axis, kerf, ({ full, pad }) => full + pad);
+
+/** What a cutting takes along an axis, its pieces as long as `sizeOf` says of each. */
+const sizeAlong = (cutting: Cutting, axis: Axis, kerf: Ticks, sizeOf: (extent: Extent) => Ticks): Ticks => {
+  if (isLeaf(cutting)) return sizeOf(cutting[axis]);
   if (isNested(cutting))
     return axis === 'along'
-      ? nestedExtent(cutting.nested, kerf, () => 0)
-      : Math.max(0, ...cutting.nested.map(({ across }) => across.full));
-  const parts = cutting.parts.map((part) => wantedExtent(part, axis, kerf));
+      ? nestedExtent(cutting.nested, kerf, sizeOf)
+      : Math.max(0, ...cutting.nested.map(({ across }) => sizeOf(across)));
+  const parts = cutting.parts.map((part) => sizeAlong(part, axis, kerf, sizeOf));
   return cutting.axis === axis
     ? parts.reduce((sum, part) => sum + part + kerf, -kerf)
     : Math.max(0, ...parts);
+};
+
+/** What a row that nests takes along its strip: the largest offset is lost once. */
+const nestedExtent = (leaves: Leaf[], kerf: Ticks, sizeOf: (extent: Extent) => Ticks): Ticks => {
+  const shortBy = ({ along }: Leaf): Ticks => along.full + along.pad - sizeOf(along);
+  return (
+    leaves.reduce((sum, leaf) => sum + nestedSize(leaf, kerf) - shortBy(leaf), -kerf) +
+    Math.max(0, ...leaves.map(({ part }) => slantOffset(part.ends, part.width)))
+  );
 };
 
 /** What is left of a sheet or board once its edges are trimmed. */
