@@ -2,7 +2,6 @@ import { useState } from 'react';
 
 /** What a form tells of its faults: of what was typed at once, of what is still blank once it was tried. */
 export interface Tries {
-  isTried: boolean;
   /** A field's fault as it is shown; `text`: what is typed there. */
   told: (fault: string | null, text?: string) => string | null;
   /** It was tried as it is. */
@@ -15,7 +14,6 @@ export interface Tries {
 export const useTries = (): Tries => {
   const [isTried, setTried] = useState(false);
   return {
-    isTried,
     told: (fault, text = '') => (isTried || text.trim() !== '' ? fault : null),
     attempt: () => setTried(true),
     restart: () => setTried(false),

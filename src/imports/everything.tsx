@@ -12,6 +12,7 @@ import {
   type Everything,
 } from '@/hooks';
 import { Checkbox, Row, Text } from '@/ui';
+import { keepingLast } from './keepingLast';
 import { mergeBook, withStoreIds } from './mergeBook';
 import type { ImportContext, ImportFormat, ImportPreview } from './types';
 
@@ -22,11 +23,21 @@ export const everythingFormat: ImportFormat = {
   hint: () => 'Everything that was saved in one file, here or in another browser.',
   accept: '.json,application/json',
   detect: ({ text }) => isEverything(text),
-  read: async ({ name, text }) => map(readEverything(text), (found) => previewOf(name, found, false)),
+  read: async ({ name, text }) =>
+    map(readEverything(text), (found) => {
+      // Every project of the file is held against the one that is here: not at each drawing.
+      const states = keepingLast((projects: Project[], whole: Book) => statesOf(found, projects, whole));
+      return previewOf(name, found, states, false);
+    }),
 };
 
 /** `withSettings`: those of the file take the place of those here. */
-const previewOf = (name: string, found: Everything, withSettings: boolean): ImportPreview => ({
+const previewOf = (
+  name: string,
+  found: Everything,
+  states: States,
+  withSettings: boolean,
+): ImportPreview => ({
   title: `Everything in ${name}`,
   body: (context, { show }) => (
     <>
@@ -34,7 +45,7 @@ const previewOf = (name: string, found: Everything, withSettings: boolean): Impo
         Prices, stores, the rack and tools that are not here come in beside those that are. A project that is
         here otherwise is left as it is, unless you take it too: then undo in it brings back what was here.
       </Text>
-      {statesOf(found, context).map(({ project, state }) => (
+      {states(context.projects, context.whole).map(({ project, state }) => (
         <Row key={project.id}>
           <Text>{project.name}</Text>
           <Text size="small" tone="soft">
@@ -47,7 +58,7 @@ const previewOf = (name: string, found: Everything, withSettings: boolean): Impo
           <Checkbox
             isTicked={withSettings}
             label="Take its settings too"
-            onPress={() => show(previewOf(name, found, !withSettings))}
+            onPress={() => show(previewOf(name, found, states, !withSettings))}
           />
           <View style={styles.grow}>
             <Text>Settings</Text>
@@ -65,9 +76,10 @@ const previewOf = (name: string, found: Everything, withSettings: boolean): Impo
     </>
   ),
   actions: (context, { close }) => {
-    const states = statesOf(found, context);
     const of = (wanted: State) =>
-      states.filter(({ state }) => state === wanted).map(({ project }) => project);
+      states(context.projects, context.whole)
+        .filter(({ state }) => state === wanted)
+        .map(({ project }) => project);
     const [missing, other] = [of('missing'), of('other')];
     const take = (projects: Project[]) => {
       const storeIds = takeBook(context.whole, found);
@@ -101,10 +113,10 @@ const STATES: Record<State, string> = {
   other: 'here, but otherwise',
 };
 
-const statesOf = (
-  found: Everything,
-  { projects, whole }: ImportContext,
-): { project: Project; state: State }[] => {
+/** What becomes of each project of a file, beside those that are here. */
+type States = (projects: Project[], whole: Book) => { project: Project; state: State }[];
+
+const statesOf = (found: Everything, projects: Project[], whole: Book): ReturnType<States> => {
   const here = new Map(projects.map((project) => [project.id, project]));
   return found.projects.map((project) => ({ project, state: stateOf(project, here, whole) }));
 };

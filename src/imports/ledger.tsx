@@ -2,11 +2,12 @@ import { StyleSheet, View } from 'react-native';
 import { detectSheet, readLedger, takeLedger, type LedgerRow, type LedgerTaken } from '@/core/io';
 import { chargesFor } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
-import { tagName } from '@/core/project';
+import { tagName, type Book, type Project } from '@/core/project';
 import { map } from '@/core/result';
 import { newId, notify } from '@/hooks';
 import { SectionHeader, Row, Text } from '@/ui';
-import type { ImportContext, ImportFormat, ImportPreview } from './types';
+import { keepingLast } from './keepingLast';
+import type { ImportFormat, ImportPreview } from './types';
 
 /** A ledger file: what is new in it is taken, what is known or cannot be is told. */
 export const ledgerFormat: ImportFormat = {
@@ -23,37 +24,39 @@ export const ledgerFormat: ImportFormat = {
   },
 };
 
-const previewOf = (rows: LedgerRow[]): ImportPreview => ({
-  title: 'Take in a ledger file',
-  body: (context) => <Taken rows={rows} context={context} />,
-  actions: ({ open }, { close }) => {
-    if (!open) return [];
-    const { project, book } = open;
-    const taken = takeLedger(rows, project, book, newId);
-    const sum = taken.added.reduce((all, { paid }) => all + paid, 0);
-    const run = () => {
-      open.dispatch({
-        type: 'recordPurchases',
-        entries: taken.purchases.map((purchase) => ({
-          purchase,
-          charges: chargesFor(project, book, null, purchase),
-        })),
-      });
-      notify({
-        text: `${lines(taken.added.length)} taken into the ledger.`,
-        action: { label: 'Undo', run: open.undo },
-      });
-      close();
-    };
-    const label = `Take in ${lines(taken.added.length)}, ${formatMoney(sum, project.currency)}`;
-    return [{ label, isMain: true, isDisabled: taken.added.length === 0, run }];
-  },
-});
+const previewOf = (rows: LedgerRow[]): ImportPreview => {
+  const takenInto = keepingLast((project: Project, book: Book) => takeLedger(rows, project, book, newId));
+  return {
+    title: 'Take in a ledger file',
+    body: ({ open }) =>
+      open ? <Taken taken={takenInto(open.project, open.book)} currency={open.project.currency} /> : null,
+    actions: ({ open }, { close }) => {
+      if (!open) return [];
+      const { project, book } = open;
+      const taken = takenInto(project, book);
+      const sum = taken.added.reduce((all, { paid }) => all + paid, 0);
+      const run = () => {
+        open.dispatch({
+          type: 'recordPurchases',
+          entries: taken.purchases.map((purchase) => ({
+            purchase,
+            charges: chargesFor(project, book, null, purchase),
+          })),
+        });
+        notify({
+          text: `${lines(taken.added.length)} taken into the ledger.`,
+          action: { label: 'Undo', run: open.undo },
+        });
+        close();
+      };
+      const label = `Take in ${lines(taken.added.length)}, ${formatMoney(sum, project.currency)}`;
+      return [{ label, isMain: true, isDisabled: taken.added.length === 0, run }];
+    },
+  };
+};
 
-const Taken = ({ rows, context: { open } }: { rows: LedgerRow[]; context: ImportContext }) => {
-  if (!open) return null;
-  const said = (money: number) => formatMoney(money, open.project.currency);
-  const taken: LedgerTaken = takeLedger(rows, open.project, open.book, newId);
+const Taken = ({ taken, currency }: { taken: LedgerTaken; currency: string }) => {
+  const said = (money: number) => formatMoney(money, currency);
   return (
     <View>
       <Lines title="New" rows={taken.added} said={said} />
