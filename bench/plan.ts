@@ -34,7 +34,7 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
       free.size === 0 && stores.size === used.size && [...used].every((id) => stores.has(id)),
   );
   if (!mode || shares.some(({ wood }) => wood.generators.some(({ panel }) => panel))) return 'no such model';
-  const { program, tagsOf } = roundingModel(input, shares, mode);
+  const { program, firstOf } = roundingModel(input, shares, mode);
   const add = (upper: number): number => {
     program.cost.push(0);
     program.lower.push(0);
@@ -43,10 +43,8 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
     return program.cost.length - 1;
   };
   for (const share of shares) {
-    const at = new Map(tagsOf(share).map(({ column, own }) => [own, column]));
+    const first = firstOf(share);
     const { types, stocks } = share.wood;
-    if (types.length === 0)
-      program.rows.push(...share.program.rows.map((row) => ({ ...row, terms: asTerms(row.terms, at) })));
     const sizes = types.map(({ board }) => board?.size ?? 0);
     const total = types.reduce((sum, { demand }, type) => sum + demand * (sizes[type] ?? 0), 0);
     const put = types.map((): [number, number][] => []);
@@ -64,7 +62,7 @@ const assignment = (input: PlanInput, plan: Plan, solver: Solver, seconds: numbe
       program.rows.push({
         lower: -(share.supply[index]?.owned ?? 0),
         upper: Infinity,
-        terms: [...asTerms(share.supply[index]?.terms ?? [], at), ...opened],
+        terms: [...asTerms(share.supply[index]?.terms ?? [], first), ...opened],
       });
     });
     types.forEach(({ demand }, type) =>

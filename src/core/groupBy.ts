@@ -1,6 +1,6 @@
 /** A list in runs that share a key, in the order in which keys come first. */
-export const groupBy = <T>(list: T[], key: (entry: T) => string): T[][] => {
-  const groups = new Map<string, T[]>();
+export const groupBy = <T>(list: T[], key: (entry: T) => unknown): T[][] => {
+  const groups = new Map<unknown, T[]>();
   for (const entry of list) {
     const group = groups.get(key(entry));
     if (group) group.push(entry);

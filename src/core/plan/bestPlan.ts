@@ -1,6 +1,6 @@
 import { deadlineIn, searchBest, type Deadline, type Progress, type Solver } from '../cutting/solver';
-import { isCarried, paidAt, spareShares } from '../cutting/heuristics';
-import { offerFitsInCar, planCost, type Plan } from '../cutting/model';
+import { isCarried } from '../cutting/heuristics';
+import { planCost, type Plan } from '../cutting/model';
 import { byHandPlan } from './byHand';
 import { firstBasket } from './firstPlan';
 import type { PlanInput } from './inputTypes';
@@ -22,65 +22,15 @@ export const bestPlan = (
   const plan = isPart ? first.rest : first;
   if (!plan || !basket) return first;
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
-  const others = besides(problem);
-  const share = others.length > 0 ? FIRST_SHARE : 1;
-  let found = searchBest({ plan, basket, problem }, solver, searchTime(deadline) * share, (progress) =>
-    tell({ ...progress, plan: asWhole(withRestPaid(progress.plan)) }),
+  const found = searchBest({ plan, basket, problem }, solver, searchTime(deadline), (progress) =>
+    tell({ ...progress, plan: asWhole(progress.plan) }),
   );
-  for (const [index, other] of others.entries()) {
-    // Nothing is added to what was proved: then there is nothing to look for.
-    if (deadline.left() <= LEAST_SEARCH || found.lowerBound >= found.total) break;
-    found = cheaper(found, planAs(other, problem, solver, deadline.left() / (others.length - index)));
-  }
-  return asWhole(orByHand(withRestPaid(found), problem));
+  return asWhole(orByHand(found, problem));
 };
 
 /** Seconds that a search has at the least: the first plan of a very long list may take all there are. */
 const LEAST_SEARCH = 0.1;
 const searchTime = ({ left }: Deadline): number => Math.max(LEAST_SEARCH, left());
-
-/** Of the time there is, what goes to the search that gives the bound, where others follow. */
-const FIRST_SHARE = 0.6;
-
-/**
- * Problems like one, in whose plans what the search does not decide on costs less: boards of which spares are bought cost so much
- * more, and what is sawn for a fee is not sold.
- */
-const besides = (problem: PlanInput): PlanInput[] => {
-  const { settings, offers, stores } = problem;
-  const shareOf = spareShares(settings);
-  const withSpares = offers.map((offer) => {
-    const part = shareOf(offer);
-    const dearer = (tier: (typeof offer.tiers)[number]) => ({
-      ...tier,
-      unitPrice: Math.round(tier.unitPrice * (1 + part)),
-    });
-    return part > 0 ? { ...offer, tiers: offer.tiers.map(dearer) } : offer;
-  });
-  const isFree = (offer: (typeof offers)[number]) =>
-    offerFitsInCar(offer, settings) || stores.find(({ id }) => id === offer.storeId)?.cutFee === 0;
-  const unsawn = offers.filter(isFree);
-  return [
-    ...(withSpares.some((offer, index) => offer !== offers[index])
-      ? [{ ...problem, offers: withSpares }]
-      : []),
-    ...(unsawn.length < offers.length ? [{ ...problem, offers: unsawn }] : []),
-  ];
-};
-
-/** The best plan of another problem, at the prices of this one; null: it has none for all parts. */
-const planAs = (other: PlanInput, problem: PlanInput, solver: Solver, seconds: number): Plan | null => {
-  const deadline = deadlineIn(seconds);
-  const { plan, basket, input } = firstBasket(other);
-  if (!basket || plan.status === 'infeasible') return null;
-  const found = searchBest({ plan, basket, problem: input }, solver, searchTime(deadline), () => undefined);
-  const purchases = found.buys.flatMap(({ offerKey, qty }) => {
-    const offer = problem.offers.find(({ key }) => key === offerKey);
-    return offer ? [{ offer, quantity: qty }] : [];
-  });
-  const paid = paidAt(problem, purchases, found.layouts, found.short);
-  return { ...paid, sawing: found.sawing, total: paid.total + found.sawing };
-};
 
 /** The cheaper of a plan and another for the same; the bound is that of the first. */
 const cheaper = (plan: Plan, other: Plan | null): Plan => {
@@ -90,11 +40,7 @@ const cheaper = (plan: Plan, other: Plan | null): Plan => {
   return { ...other, lowerBound, status: lowerBound >= other.total ? 'proved' : 'bounded' };
 };
 
-/** The search decides neither on spare boards nor on sawing for a fee: where they cost something, it has proved what the rest costs. */
-const withRestPaid = (plan: Plan): Plan =>
-  plan.status === 'proved' && plan.lowerBound < plan.total ? { ...plan, status: 'bounded' } : plan;
-
-/** Spare boards may make dearer what is cheaper without them: never dearer than what a person would buy by hand. */
+/** Where the search had not the time, spare boards may make dearer what is cheaper without: never dearer than by hand. */
 const orByHand = (found: Plan, input: PlanInput): Plan => {
   const hand = byHandPlan(input);
   const best = cheaper(found, hand && isCarried(hand, input.settings) ? hand : null);

@@ -65,13 +65,29 @@ describe('the whole purchase', () => {
     expect([plan.status, plan.total, plan.lowerBound]).toEqual(['proved', 4476, 4476]);
   });
 
-  test('what a store has caps it; what is owned is used; what spares cost is not proved', () => {
+  test('what a store has caps it; what is owned is used; spares are proved with the rest', () => {
     const capped = best({ ...list, prices: list.prices.replace("8',stud,3.2,,,1,", "8',stud,3.2,,,1,2") });
     expect(capped.total).toBeGreaterThanOrEqual(4476);
     const spared = best({ ...list, settings: { ...list.settings, spare: { stud: 0.2 } } });
-    expect(spared.status).toBe('bounded');
-    expect(spared.total).toBeGreaterThan(spared.lowerBound);
+    expect(spared.status).toBe('proved');
+    expect(spared.lowerBound).toBe(spared.total);
     expect(spared.buys.some(({ kind, spare }) => kind === 'board' && spare > 0)).toBe(true);
+  });
+
+  test('what a store takes to saw is weighed with the boards, and proved', () => {
+    const given = (cutFee: number): Case => ({
+      parts: 'part,qty,section,length\nShelf,2,2x4,60',
+      prices: "store,section,length,material,price\nYard,2x4,11',stud,6\nYard,2x4,6',stud,4",
+      settings: { maxCarryLength: measure('6ft', 'in') },
+      stores: { Yard: { cuts: true, cutFee } },
+    });
+    const sums = (fee: number) => {
+      const { status, total, sawing } = best(given(fee));
+      return [status, total, sawing];
+    };
+    expect(sums(100)).toEqual(['proved', 700, 100]);
+    // Sawn it comes to 8.10: two short boards cost less.
+    expect(sums(210)).toEqual(['proved', 800, 0]);
   });
 
   test('lengths that only another store has are looked at, though the first plan has no board of them', () => {

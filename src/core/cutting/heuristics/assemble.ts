@@ -30,16 +30,10 @@ export interface Basket {
 }
 
 /** A basket as a plan: money rounded once per store (goods, then tax), boards drawn, like ones counted. */
-export const assemble = (input: CuttingProblem, basket: Basket): Plan =>
-  assembleWith(withSpares(basket.purchases, basket.boards, input), input, basket);
-
-/** A basket as a plan without the spare boards that are wanted with it. */
-export const assembleWithoutSpares = (input: CuttingProblem, basket: Basket): Plan =>
-  assembleWith(basket.purchases, input, basket);
-
-const assembleWith = (purchases: Purchases[], input: CuttingProblem, basket: Basket): Plan => {
+export const assemble = (input: CuttingProblem, basket: Basket): Plan => {
   const { layouts, short } = layoutsOf(input, basket);
-  return paidAt(input, purchases, layouts, short);
+  const cut = [...basket.boards, ...basket.panels].map(({ stock }) => stock);
+  return paidAt(input, withSpares(basket.purchases, cut, input), layouts, short);
 };
 
 /** A plan of what is bought and cut, with the money it comes to. */

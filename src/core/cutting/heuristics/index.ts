@@ -1,7 +1,7 @@
-export { assemble, assembleWithoutSpares, paidAt, type Basket } from './assemble';
+export { assemble, type Basket } from './assemble';
 export { basketFrom, cheapestBasket, isBroughtHome, isCarried, planOf } from './firstBasket';
 export { lowerBound } from './bound';
 export { drawBoard } from './drawBoard';
 export { drawPanel } from './drawPanel';
-export { mayWantSpares, spareShares } from './spares';
+export { spareShares } from './spares';
 export { largestRemainder } from './largestRemainder';

@@ -1,3 +1,4 @@
+import { groupBy } from '../../groupBy';
 import { nameKey } from '../../nameKey';
 import {
   offerFitsInCar,
@@ -18,65 +19,95 @@ export const spareShares = ({
 };
 
 /** Whether spare boards may be wanted of anything. */
-export const mayWantSpares = ({ settings, offers }: Pick<CuttingProblem, 'settings' | 'offers'>): boolean =>
+const mayWantSpares = ({ settings, offers }: Pick<CuttingProblem, 'settings' | 'offers'>): boolean =>
   Object.keys(settings.spare ?? {}).length > 0 || offers.some(({ waste }) => waste !== undefined);
 
 /**
- * Purchases with the extra boards against defects: of every section and material the share of the boards bought,
- * rounded up, in the longest length that is bought of it; where there are no more of those, in others, of stores that are gone
- * to anyway first. What was bought before counts: its boards want spares too, and those of them that are not cut are spares
- * already.
+ * Purchases with the extra boards against defects: of every section and material the share of the boards cut, rounded up, in
+ * the longest length that is bought of it; where there are no more of those, in others, of stores that are gone to anyway
+ * first. What was bought before counts: its boards want spares too, and those of them that are not cut are spares already.
+ * `cut`: the stocks of all boards that are cut, one for each board.
  */
 export const withSpares = (
   purchases: Purchases[],
-  boards: { stock: Stock }[],
+  cut: Stock[],
+  problem: Pick<CuttingProblem, 'settings' | 'owned' | 'offers'>,
+): Purchases[] => {
+  if (!mayWantSpares(problem)) return purchases;
+  const groups = groupBy(
+    purchases.filter(({ offer }) => offer.item.kind === 'board'),
+    ({ offer: { thickness, width, item } }) => `${thickness}x${width}:${nameKey(item.material)}`,
+  );
+  const visited = new Set(purchases.map(({ offer }) => offer.storeId));
+  return [...purchases, ...groups.flatMap((group) => sparesOf(group, cut, visited, problem))];
+};
+
+type Sized = Pick<Stock, 'thickness' | 'width' | 'material'>;
+
+/** The spares that are still wanted of one section and material, of which `group` is bought. */
+const sparesOf = (
+  group: Purchases[],
+  cut: Stock[],
+  visited: Set<string>,
   { settings, owned, offers }: Pick<CuttingProblem, 'settings' | 'owned' | 'offers'>,
 ): Purchases[] => {
-  if (!mayWantSpares({ settings, offers })) return purchases;
-  const shareOf = spareShares(settings);
-  const visited = new Set(purchases.map(({ offer }) => offer.storeId));
-  const groups = new Map<string, Purchases[]>();
-  for (const purchase of purchases) {
-    const { item, thickness, width } = purchase.offer;
-    if (item.kind !== 'board') continue;
-    const key = `${thickness}x${width}:${nameKey(item.material)}`;
-    groups.set(key, [...(groups.get(key) ?? []), purchase]);
-  }
-  const added = [...groups.values()].flatMap((group): Purchases[] => {
-    const share = Math.max(...group.map(({ offer }) => shareOf(offer)));
-    const now = group.reduce((sum, { offer, quantity }) => sum + offer.pack * quantity, 0);
-    const [first] = group;
-    const isOfIt = (of: { thickness: number; width: number; material: string }) =>
-      first !== undefined &&
-      of.thickness === first.offer.thickness &&
-      of.width === first.offer.width &&
-      nameKey(of.material) === nameKey(first.offer.item.material);
-    const before = owned
-      .filter((pile) => pile.isBought && isOfIt(pile))
-      .reduce((sum, { count }) => sum + count, 0);
-    const cutBefore = Math.min(before, Math.max(0, boards.filter(({ stock }) => isOfIt(stock)).length - now));
-    // 10 % of ten is one, not two.
-    let wanted = Math.ceil((now + cutBefore) * share - 1e-9) - (before - cutBefore);
-    const byLength = [...group].map(({ offer }) => offer).sort((a, b) => b.length - a.length);
-    const others = offers
-      .filter(
-        (offer) =>
-          offer.item.kind === 'board' &&
-          isOfIt({ ...offer, material: offer.item.material }) &&
-          offerFitsInCar(offer, settings) &&
-          !byLength.some(({ key }) => key === offer.key),
-      )
-      .sort((a, b) => Number(visited.has(b.storeId)) - Number(visited.has(a.storeId)) || b.length - a.length);
-    return [...new Set([...byLength, ...others])].flatMap((offer) => {
-      const bought = group
-        .filter((purchase) => purchase.offer.key === offer.key)
-        .reduce((sum, { quantity }) => sum + quantity, 0);
-      const left = (offer.available ?? Infinity) - bought;
-      const quantity = Math.min(left, Math.ceil(wanted / offer.pack));
-      if (quantity <= 0 || !tierFor(offer.tiers, bought + quantity)) return [];
-      wanted -= quantity * offer.pack;
-      return [{ offer, quantity }];
-    });
+  const [first] = group;
+  if (!first) return [];
+  const sizeOf = ({ thickness, width, item }: Offer): Sized => ({
+    thickness,
+    width,
+    material: item.material,
   });
-  return [...purchases, ...added];
+  const isOfIt = (of: Sized) => isSameWood(of, sizeOf(first.offer));
+  const own = offers.filter((offer) => offer.item.kind === 'board' && isOfIt(sizeOf(offer)));
+  const goes = own.filter((offer) => offerFitsInCar(offer, settings));
+  // The longest that is bought and can be carried; where it may run out, others are as good.
+  const longest = Math.max(
+    0,
+    ...group.flatMap(({ offer }) => (offerFitsInCar(offer, settings) ? [offer.length] : [])),
+  );
+  const isEndless = own.every(({ length, available }) => length !== longest || available === null);
+  const counts = boardsCut(cut.filter((stock) => stock.kind === 'board' && isOfIt(stock)));
+  const isSpare = ({ length }: { length: number }) => !isEndless || length === longest;
+  const there = total(group, ({ offer, quantity }) => (isSpare(offer) ? offer.pack * quantity : 0));
+  const spare = there - total(counts, ({ stock, bought }) => (isSpare(stock) ? bought : 0));
+  const before = total(owned, (pile) => (pile.isBought && isOfIt(pile) ? pile.count : 0));
+  const cutBefore = Math.min(
+    before,
+    total(counts, (count) => count.owned),
+  );
+  const cutNow = total(counts, ({ bought }) => bought);
+  const share = Math.max(...group.map(({ offer }) => spareShares(settings)(offer)));
+  // 10 % of ten is one, not two.
+  let wanted = Math.ceil((cutNow + cutBefore) * share - 1e-9) - (before - cutBefore) - Math.max(0, spare);
+  const bought = (offer: Offer) => group.filter((purchase) => purchase.offer.key === offer.key);
+  const isBought = (offer: Offer) => Number(bought(offer).length > 0);
+  return [...goes]
+    .sort(
+      (a, b) =>
+        isBought(b) - isBought(a) ||
+        (isBought(a) ? 0 : Number(visited.has(b.storeId)) - Number(visited.has(a.storeId))) ||
+        b.length - a.length,
+    )
+    .flatMap((offer) => {
+      const quantity = total(bought(offer), (purchase) => purchase.quantity);
+      const more = Math.min((offer.available ?? Infinity) - quantity, Math.ceil(wanted / offer.pack));
+      if (more <= 0 || !tierFor(offer.tiers, quantity + more)) return [];
+      wanted -= more * offer.pack;
+      return [{ offer, quantity: more }];
+    });
 };
+
+const isSameWood = (a: Sized, b: Sized): boolean =>
+  a.thickness === b.thickness && a.width === b.width && nameKey(a.material) === nameKey(b.material);
+
+/** How many boards of each stock are cut from what is owned, and how many from what is bought: what is owned comes first. */
+const boardsCut = (stocks: Stock[]): { stock: Stock; owned: number; bought: number }[] =>
+  groupBy(stocks, (stock) => stock).flatMap((same) => {
+    const [stock] = same;
+    if (!stock) return [];
+    const owned = Math.min(same.length, stock.ownedCount);
+    return [{ stock, owned, bought: same.length - owned }];
+  });
+
+const total = <T>(of: T[], each: (one: T) => number): number => of.reduce((sum, one) => sum + each(one), 0);

@@ -30,6 +30,18 @@ export const offerFitsInCar = (
   settings: SawSettings,
 ): boolean => item.kind === 'hardware' || fitsInCar({ kind: item.kind, length, width }, settings);
 
+/** How many cuts a store makes at the least in what is sold so that it can be carried; 0: none is needed. */
+export const storeCutsAtLeast = (offer: Offer, settings: SawSettings): number => {
+  const { item, length, width } = offer;
+  if (item.kind === 'hardware' || offerFitsInCar(offer, settings)) return 0;
+  const kerf = settings.kerf.ticks;
+  // One behind the other, each as long as can be carried, with the saw's way between them; ripping makes nothing shorter.
+  const parts = Math.ceil(
+    (Math.max(length, width) + kerf) / (carryLimits(item.kind, settings).length + kerf),
+  );
+  return Math.max(1, parts - 1);
+};
+
 /** Offers that can come home at all: what fits, or what the store can saw first. */
 export const carriable = <O extends Offer>(offers: O[], stores: StoreTerms[], settings: SawSettings): O[] =>
   offers.filter(

@@ -1,11 +1,4 @@
-import {
-  type Basket,
-  assembleWithoutSpares,
-  isCarried,
-  lowerBound,
-  mayWantSpares,
-  planOf,
-} from '../heuristics';
+import { type Basket, isCarried, lowerBound, planOf } from '../heuristics';
 import { planCost, type CuttingProblem, type Plan } from '../model';
 import { basketOf, patternsOf, type Chosen } from './baskets';
 import { deadlineIn, isLate, type Deadline } from './deadline';
@@ -104,7 +97,7 @@ class Search {
       closed: 0,
       taken: Infinity,
     }));
-    this.best = { plan: first, cost: costWithoutSpares(first, basket, problem) };
+    this.best = { plan: first, cost: planCost(first) };
     this.bound = lowerBound(problem);
   }
 
@@ -169,7 +162,7 @@ class Search {
 
   private take(found: Basket): void {
     const plan = planOf(this.problem, found);
-    const cost = costWithoutSpares(plan, found, this.problem);
+    const cost = planCost(plan);
     const isBetter =
       cost < this.best.cost || (cost === this.best.cost && tieOf(plan) < tieOf(this.best.plan));
     if (isBetter && isCarried(plan, this.problem.settings)) this.best = { plan, cost };
@@ -228,7 +221,3 @@ const tieOf = ({ stores, buys }: Plan): number => {
   );
   return stores.length + wood / (wood + 1e12);
 };
-
-/** What a plan costs without its spare boards. */
-const costWithoutSpares = (plan: Plan, basket: Basket, input: CuttingProblem): number =>
-  planCost(mayWantSpares(input) ? assembleWithoutSpares(input, basket) : plan);

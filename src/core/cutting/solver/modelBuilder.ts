@@ -95,10 +95,14 @@ export const newModelBuilder = (): ModelBuilder => {
   return { program, tags, column, row, purchase };
 };
 
-/** The boards of each stock by what is bought: owned + sum(value x column). */
+/** The boards of a stock that may be cut: owned + sum(value x column). */
 export interface StockSupply {
   owned: number;
   terms: Terms;
+  /** The columns of its purchases, with how many boards each brings: the same, where all that is bought may be cut. */
+  offers: Terms;
+  /** The share of the boards cut that is bought as spares besides. */
+  share: number;
 }
 
 /** A program with some columns held to a value, and more rows. */

@@ -34,13 +34,15 @@ const OWNED_PRICE = 1e-3;
 
 /** What one board of a stock costs at the least, of the columns that are open. */
 const boardPrice = (
-  { terms, owned }: StockSupply,
+  { offers, owned, share }: StockSupply,
   isOpen: (column: number) => boolean,
   costOf: (column: number) => number,
 ): number =>
   Math.min(
     owned > 0 ? OWNED_PRICE : Infinity,
-    ...terms.filter(([column]) => isOpen(column)).map(([column, boards]) => costOf(column) / boards),
+    ...offers
+      .filter(([column]) => isOpen(column))
+      .map(([column, boards]) => (costOf(column) / boards) * (1 + share)),
   );
 
 /** Finds the cheapest purchases for a subproblem. `tolerance`: two costs this near are the same. */
@@ -51,6 +53,7 @@ export const newPurchaser = (
   { left }: Deadline,
 ): Purchaser => {
   const { program, tags, supply } = subproblem;
+  const isDirect = supply.every(({ terms, offers }) => terms === offers);
   const isPlain = tags.every(({ offer }) => offer.tiers.length === 1 && offer.tiers[0]?.minQty === 1);
   const stores = new Map(tags.map(({ column, offer }) => [column, offer.storeId]));
   const isEndless = new Set(tags.filter(({ offer }) => offer.available === null).map(({ column }) => column));
@@ -92,7 +95,7 @@ export const newPurchaser = (
     closed,
     boardPrices: (open) => supply.map((of) => boardPrice(of, (column) => open.has(storeOf(column)), costOf)),
     cheapest: (open, cuts) => {
-      const cover = isPlain ? leastCover(program.cost, undominatedOffers(open), cuts) : null;
+      const cover = isPlain && isDirect ? leastCover(program.cost, undominatedOffers(open), cuts) : null;
       if (cover)
         return {
           values: cover.cost < Infinity ? cover.values : null,

@@ -30,8 +30,8 @@ export const closeRoundingGap = (
 interface Member {
   solver: SubproblemSolver;
   state: SubproblemState;
-  /** Columns of the whole program by those of its own. */
-  columns: Map<number, number>;
+  /** Where its columns begin in the whole program. */
+  first: number;
   rows: Row[];
 }
 
@@ -86,17 +86,16 @@ class RoundingGap {
 
   private memberOf(solver: SubproblemSolver, state: SubproblemState): Member {
     const { subproblem, cuts } = solver;
-    const columns = new Map(this.model.tagsOf(subproblem).map(({ column, own }) => [own, column]));
+    const first = this.model.firstOf(subproblem);
     const costs: Row = {
       lower: state.bound * (1 - 1e-9),
       upper: state.bound + this.spare + 1e-6,
-      terms: subproblem.tags.map(({ column }) => [
-        columns.get(column) ?? 0,
-        subproblem.program.cost[column] ?? 0,
-      ]),
+      terms: subproblem.program.cost.flatMap((each, column): [number, number][] =>
+        each === 0 ? [] : [[first + column, each]],
+      ),
     };
-    const rows = [...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, columns) })), costs];
-    return { solver, state, columns, rows };
+    const rows = [...cuts.map((row) => ({ ...row, terms: asTerms(row.terms, first) })), costs];
+    return { solver, state, first, rows };
   }
 
   /** Whether a cheaper purchase is left in parts, and without patterns: often none is. */
@@ -132,8 +131,8 @@ class RoundingGap {
   private chosen(given: Pattern[][], values: ArrayLike<number>, first: number[]): Chosen[] {
     return this.members.map(({ solver: { subproblem } }, index) => {
       const patterns = given[index] ?? [];
-      const own: number[] = [];
-      for (const { column, own: place } of this.model.tagsOf(subproblem)) own[place] = values[column] ?? 0;
+      const begin = this.model.firstOf(subproblem);
+      const own = subproblem.program.cost.map((_, column) => values[begin + column] ?? 0);
       return {
         solver: { subproblem, patterns },
         times: timesOf(values, first[index] ?? 0, patterns.length),
@@ -146,15 +145,10 @@ class RoundingGap {
 /** Columns and rows of a subproblem's patterns in the whole program. */
 const addMember = (
   whole: Program,
-  { solver: { subproblem }, columns }: Member,
+  { solver: { subproblem }, first }: Member,
   patterns: Pattern[] | null,
 ): void => {
   const { types, stocks } = subproblem.wood;
-  // What is only bought; rows of tiers are there already.
-  if (types.length === 0)
-    for (const row of subproblem.program.rows)
-      if (row.terms.every(([column]) => columns.has(column)))
-        whole.rows.push({ ...row, terms: asTerms(row.terms, columns) });
   if (!patterns) return;
   const begin = whole.cost.length;
   for (const pattern of patterns) {
@@ -177,7 +171,7 @@ const addMember = (
       lower: -(subproblem.supply[stock]?.owned ?? 0),
       upper: Infinity,
       terms: [
-        ...asTerms(subproblem.supply[stock]?.terms ?? [], columns),
+        ...asTerms(subproblem.supply[stock]?.terms ?? [], first),
         ...patterns.flatMap((pattern, place): [number, number][] =>
           pattern.stock === stock ? [[begin + place, -1]] : [],
         ),

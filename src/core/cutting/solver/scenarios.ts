@@ -137,7 +137,8 @@ export const roundedLowerBound = (
   input: CuttingProblem,
 ): number => {
   const [store] = input.stores.filter(({ id }) => stores.has(id));
-  if (stores.size !== 1 || !store) return Math.ceil(exact - rounding - 1e-4) + trips;
+  // What is sawn for a fee is in the sum, and is not taxed.
+  if (stores.size !== 1 || !store || store.cutFee) return Math.ceil(exact - rounding - 1e-4) + trips;
   const rate = taxAt(store, input.settings);
   const goods = exact / (1 + rate);
   const least = isWholeAt(store, input) ? Math.ceil(goods - 1e-4) : Math.floor(goods + 0.5 - 1e-4);
@@ -147,8 +148,8 @@ export const roundedLowerBound = (
 /** The whole purchase as one program over all subproblems. */
 export interface RoundingModel {
   program: Program;
-  /** The columns of a share's purchases here, and in its own program. */
-  tagsOf: (subproblem: Subproblem) => { column: number; own: number }[];
+  /** Where the columns of a subproblem's own program begin here: they come in the same order. */
+  firstOf: (subproblem: Subproblem) => number;
 }
 
 /**
@@ -161,22 +162,22 @@ export const roundingModel = (
   scenario: StoreScenario,
 ): RoundingModel => {
   const coin = 10 ** (6 - decimals(input.currency));
-  const { program, tags, column, row, purchase } = newModelBuilder();
-  const columns = new Map<Subproblem, { column: number; own: number }[]>();
+  const { program, tags, column, row } = newModelBuilder();
+  const firsts = new Map<Subproblem, number>();
   for (const subproblem of subproblems) {
-    const before = tags.length;
-    for (const offer of subproblem.offers) purchase(offer, subproblem.pieces, () => 0);
-    columns.set(
-      subproblem,
-      tags
-        .slice(before)
-        .map((tag, index) => ({ column: tag.column, own: subproblem.tags[index]?.column ?? 0 })),
-    );
+    const { cost, lower, upper, rows } = subproblem.program;
+    const first = program.cost.length;
+    firsts.set(subproblem, first);
+    const bought = new Set(subproblem.tags.map((tag) => tag.column));
+    // What is bought is paid with the goods of its store, rounded; what else costs something, by itself.
+    cost.forEach((each, own) => column(bought.has(own) ? 0 : each, lower[own] ?? 0, upper[own] ?? 0));
+    for (const own of rows) row(asTerms(own.terms, first), own.lower, own.upper);
+    tags.push(...subproblem.tags.map((tag) => ({ ...tag, column: first + tag.column })));
   }
   for (const tag of tags) if (!scenario.stores.has(tag.offer.storeId)) program.upper[tag.column] = 0;
   for (const store of input.stores) storeRows(store);
   column(scenario.trips, 1, 1);
-  return { program, tagsOf: (subproblem) => columns.get(subproblem) ?? [] };
+  return { program, firstOf: (subproblem) => firsts.get(subproblem) ?? 0 };
 
   function storeRows(store: StoreTerms): void {
     const own = tags.filter(({ offer }) => offer.storeId === store.id);
@@ -205,6 +206,6 @@ export const roundingModel = (
   }
 };
 
-/** The rows of a share's own program as rows of the whole one. */
-export const asTerms = (terms: Terms, at: Map<number, number>): Terms =>
-  terms.map(([column, value]) => [at.get(column) ?? 0, value]);
+/** The terms of a subproblem's own program as terms of the whole one, in which its columns begin at `first`. */
+export const asTerms = (terms: Terms, first: number): Terms =>
+  terms.map(([column, value]) => [first + column, value]);

@@ -18,6 +18,7 @@ import { fitsStock, isCarriable } from './carriable';
 import { crosscuts } from './boardPatterns';
 import { panels } from './panelPatterns';
 import { newModelBuilder, type Program, type StockSupply, type TierColumn } from './modelBuilder';
+import { boardSupply } from './boardSupply';
 import { netUnitCost } from './netUnitCost';
 import type { CuttingInstance, Pattern, PieceType, PatternGenerator } from './types';
 
@@ -50,18 +51,10 @@ export const subproblemsOf = (input: CuttingProblem): Subproblem[] => [
 const NO_WOOD: WoodInstance = { types: [], stocks: [], generators: [] };
 
 const woodSubproblem = (wood: WoodInstance, input: CuttingProblem): Subproblem => {
-  const { program, tags, purchase } = newModelBuilder();
-  const unitCost = netUnitCost(input);
+  const builder = newModelBuilder();
   const pieces = wood.types.reduce((sum, { demand }) => sum + demand, 0);
-  const supply = wood.stocks.map(({ offers, ownedCount }): StockSupply => ({
-    owned: ownedCount,
-    terms: offers.flatMap((offer) =>
-      purchase(offer, pieces, (price) => unitCost(offer.storeId, price)).map((column): [number, number] => [
-        column,
-        offer.pack,
-      ]),
-    ),
-  }));
+  const supply = boardSupply(builder, wood.stocks, input, pieces, netUnitCost(input));
+  const { program, tags } = builder;
   return {
     wood,
     offers: wood.stocks.flatMap(({ offers }) => offers),

@@ -4,7 +4,8 @@ import type { Problem } from '../../result';
 import { consumedQuantity, type Item } from '../model';
 import { checkLayout, NEAR } from './geometry';
 import { replay } from './replay';
-import { checkMoney, roughWaste } from './money';
+import { checkMoney } from './money';
+import { checkSpares } from './spares';
 import {
   storeOf,
   type BuyToCheck,
@@ -142,37 +143,6 @@ const checkSupply = (plan: PlanToCheck, { owned }: CheckAgainst, note: Note): vo
             .reduce((sum, { qty, pack }) => sum + qty * pack, 0);
     const name = 'owned' in source ? source.owned || layout.section : `${source.item} of ${source.store}`;
     if (count > there) note(name, `${count} are cut, and ${there} are there`);
-  }
-};
-
-/** Whether the spare boards are there that are wanted of each section and material. */
-const checkSpares = (plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
-  const { owned, settings } = against;
-  const shares = new Map(
-    Object.entries(settings.spare ?? {}).map(([material, share]) => [nameKey(material), share]),
-  );
-  const groups = new Map<string, BuyToCheck[]>();
-  for (const buy of plan.buys)
-    if (buy.kind === 'board') {
-      const key = `${buy.section}:${nameKey(buy.material)}`;
-      groups.set(key, [...(groups.get(key) ?? []), buy]);
-    }
-  for (const own of groups.values()) {
-    const { section, material } = own[0] as BuyToCheck;
-    const share = Math.max(shares.get(nameKey(material)) ?? 0, ...own.map((buy) => roughWaste(buy, against)));
-    const bought = own.reduce((sum, { qty, pack }) => sum + qty * pack, 0);
-    const spare = own.reduce((sum, buy) => sum + buy.spare, 0);
-    const isOfIt = (of: { section: string; material: string }) =>
-      of.section === section && nameKey(of.material) === nameKey(material);
-    const before = owned
-      .filter((pile) => pile.isBought && isOfIt(pile))
-      .reduce((sum, { quantity }) => sum + quantity, 0);
-    const cutOwned = plan.layouts
-      .filter((layout) => 'owned' in layout.source && isOfIt(layout))
-      .reduce((sum, { count }) => sum + count, 0);
-    const cutBefore = Math.min(before, cutOwned);
-    if (spare < Math.ceil((bought - spare + cutBefore) * share - 1e-9) - (before - cutBefore))
-      note(`${section} ${material}`, 'has fewer spare boards than are wanted');
   }
 };
 
