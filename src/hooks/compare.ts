@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
-import type { BreakEven, Proposal, Saving } from '@/core/compare';
+import type { BreakEven, Proposal, Saving, UnderTarget } from '@/core/compare';
 import { freshMaterials } from '@/core/compare/freshMaterials';
 import type { Minor } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
@@ -128,6 +128,46 @@ export const useWaysToSave = (request: PlanRequest, base: Plan | null): WaysView
     ...DERIVED,
   });
   return { ways: data ?? partial ?? [], isLooking: isFetching };
+};
+
+/** How the target can be reached with the ways to save that were found; null where it is kept, or while nothing is known. */
+export const useUnderTarget = (
+  { project, book, key }: PlanRequest,
+  base: Plan | null,
+  { ways, isLooking }: WaysView,
+): { found: UnderTarget | null; isLooking: boolean } => {
+  const client = useQueryClient();
+  const own = [
+    key,
+    JSON.stringify([project.target, project.budget]),
+    bookKey(book),
+    base?.total,
+    ways.map(({ id }) => id).join('|'),
+  ];
+  const soFar = ['under target so far', ...own];
+  const isAsked = shownPlan(base) !== null && !isLooking && ways.length > 0;
+  const { data, isFetching } = useQuery({
+    queryKey: ['under target', ...own],
+    enabled: isAsked,
+    queryFn: ({ signal }) =>
+      services().pool.run('long', RANKS.ways, signal, (planner) =>
+        planner.underTarget(
+          project,
+          book,
+          base as Plan,
+          ways,
+          proxy((found) => void client.setQueryData(soFar, found)),
+        ),
+      ),
+    ...DERIVED,
+  });
+  const { data: partial } = useQuery<UnderTarget | null>({
+    queryKey: soFar,
+    queryFn: () => null,
+    enabled: false,
+    ...DERIVED,
+  });
+  return { found: data ?? partial ?? null, isLooking: isLooking || isFetching };
 };
 
 /** The prices at which alternatives would cost as little as what is chosen, by the alternative's id; those known so far. */

@@ -3,10 +3,12 @@ import loadHighs from 'highs';
 import {
   breakEven,
   proposalsFor,
+  underTarget,
   waysToSave,
   type BreakEven,
   type Proposal,
   type Saving,
+  type UnderTarget,
 } from '@/core/compare';
 import {
   againstProject,
@@ -33,8 +35,9 @@ import type { Book, Project } from '@/core/project';
 const TIME_LIMIT = 10;
 const TIME_LIMIT_COMPARED = 5;
 const TIME_LIMIT_WAY = 2;
-/** Seconds after which no more ways to save are looked for. */
+/** Seconds after which no more ways to save are looked for, and no more combinations of them. */
 const WAYS_LIMIT = 10;
+const COMBINATIONS_LIMIT = 5;
 
 let solver: Promise<Solver> | null = null;
 
@@ -132,6 +135,26 @@ const planner = {
       },
     );
     return [...found.values()];
+  },
+  /** Combinations of ways to save that reach the target; `tell` hears of those known so far. See `underTarget`. */
+  underTarget: async (
+    project: Project,
+    book: Book,
+    base: Plan,
+    ways: Saving[],
+    tell: (found: UnderTarget) => void,
+  ): Promise<UnderTarget | null> => {
+    const by = await loaded();
+    const end = performance.now() + COMBINATIONS_LIMIT * 1000;
+    return underTarget(
+      project,
+      book,
+      base,
+      ways,
+      (made, at) => compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
+      () => performance.now() > end,
+      tell,
+    );
   },
 };
 export type Planner = typeof planner;

@@ -39,10 +39,14 @@ export const lastsInstead = (before: Outcome, after: Outcome): string => {
 
 /** What must be done that was not before, as tasks: `To do: rip 4 boards, finish 32 sq ft.` */
 export const newTasks = (before: Outcome, after: Outcome): string => {
-  // Another amount of the same work is no new work.
-  const kinds = new Set(before.preparation.map(kindOfWork));
-  const more = after.preparation.filter((task) => !kinds.has(kindOfWork(task)));
+  const more = newWork(before, after);
   return more.length > 0 ? `To do: ${more.join(', ')}.` : '';
+};
+
+/** The tasks of kinds that there were none of before: another amount of the same work is no new work. */
+export const newWork = (before: Outcome, after: Outcome): string[] => {
+  const kinds = new Set(before.preparation.map(kindOfWork));
+  return after.preparation.filter((task) => !kinds.has(kindOfWork(task)));
 };
 
 const kindOfWork = (task: string): string => task.split(' ')[0] ?? task;

@@ -6,6 +6,7 @@ export * from './proposals';
 export * from './breakEven';
 export * from './freshMaterials';
 export * from './waysToSave';
+export * from './underTarget';
 export * from './differences';
 export * from './units';
 export * from './buildOrBuy';

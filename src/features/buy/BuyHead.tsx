@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { Link } from 'expo-router';
 import { explainToBuy, explainVerdict } from '@/core/budget';
 import { planCost, shownPlan, type Plan } from '@/core/plan';
 import { formatMoney } from '@/core/units';
@@ -59,6 +60,7 @@ export const BuyHead = ({
           </Button>
         ) : null}
         <ByHand open={open} />
+        <OverTarget open={open} />
       </View>
       {explained === null ? null : (
         <Explained
@@ -77,6 +79,19 @@ export const BuyHead = ({
 /** Whether a verdict is said: at once where it is proved, else when nothing is looked for any more. */
 const isJudged = (shown: Plan | null, isDoing: boolean): boolean =>
   shown !== null && (shown.status === 'proved' || (!isDoing && shown.total > shown.lowerBound));
+
+/** How far the project is over its target, and the way to what would bring it under. */
+const OverTarget = ({ open: { project, money, doing } }: { open: PlannedProject }) => {
+  const isSettled = useForAWhile(doing === null);
+  if (!isSettled || money.left === null || money.left >= 0) return null;
+  return (
+    <Link href={`/project/${project.id}/compare?view=save`} style={styles.link}>
+      <Text tone="bad">
+        {`${formatMoney(-money.left, project.currency)} over the target: how to get under it`}
+      </Text>
+    </Link>
+  );
+};
 
 /** What the whole costs by hand; of the rest it says nothing: by hand too much was bought by then. */
 const ByHand = ({ open: { project, plan, money, request } }: { open: PlannedProject }) => {
@@ -98,5 +113,6 @@ const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
   headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
   stop: { alignSelf: 'flex-start', marginLeft: -8 },
+  link: { minHeight: 44, paddingVertical: 12, display: 'flex' },
   verdict: { minHeight: 44, justifyContent: 'center' },
 });

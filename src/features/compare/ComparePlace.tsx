@@ -1,10 +1,10 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
+import { useLocalSearchParams } from 'expo-router';
 import { usualProposals, type Saving } from '@/core/compare';
 import { groupBy } from '@/core/groupBy';
-import { shownPlan, type PlanProblem } from '@/core/plan';
-import { formatMoney } from '@/core/units';
+import { type PlanProblem } from '@/core/plan';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
   newId,
@@ -24,7 +24,7 @@ import { Cards } from './Cards';
 import { Chart } from './Chart';
 import { useColumns, type Column } from './columns';
 import { ColumnTable } from './ColumnTable';
-import { Ways } from './Ways';
+import { SaveView } from './SaveView';
 
 /** Other ways to do a project side by side against the target, ways to save, and building against buying. */
 export const ComparePlace = ({ id }: { id: string }) => {
@@ -48,6 +48,10 @@ const VIEWS = [
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
+/** The view that an address asks for. */
+const viewOf = (asked: string | undefined): ViewName =>
+  VIEWS.find(({ value }) => value === asked)?.value ?? 'ways';
+
 const NONE: Column[] = [];
 
 /** Columns beside the choice, at most; and as many as are proposed where none were picked. */
@@ -57,7 +61,8 @@ const PROPOSED = 5;
 const Compare = ({ open }: { open: PlannedProject }) => {
   const { project, book, dispatch, plan, doing, isStale, request } = open;
   const isWide = useIsWide();
-  const [asked, setShown] = useState<ViewName>('ways');
+  const { view } = useLocalSearchParams<{ view?: string }>();
+  const [asked, setShown] = useState<ViewName>(viewOf(view));
   // The tab answers at once, and what it opens follows.
   const shown = useDeferredValue<ViewName | null>(asked, null);
   const [isAdding, setIsAdding] = useState(false);
@@ -91,12 +96,6 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     const { name, changes } = column.alternative;
     takeWay(open, { name, changes, plan: column.plan }, `${name} is chosen.`);
   };
-  const take = (way: Saving): void =>
-    takeWay(
-      open,
-      { ...way, name: way.title },
-      `${way.title}: ${formatMoney(way.saves, project.currency)} less.`,
-    );
   const tryIt = ({ id, title, changes }: Saving): void => {
     add(asAlternative({ id: `save:${id}`, name: title, changes }));
     setShown('ways');
@@ -153,7 +152,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
           </Text>
         </>
       ) : shown === 'save' ? (
-        <Ways view={ways} isWhole={shownPlan(plan) !== null} project={project} onTry={tryIt} onTake={take} />
+        <SaveView open={open} base={base} ways={ways} onTry={tryIt} />
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}

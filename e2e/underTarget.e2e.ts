@@ -1,0 +1,45 @@
+import { expect, test, type Page } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
+import { atSite } from './steps';
+import { keyboard, thumb } from './hands';
+
+const at = atSite();
+
+const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g, '')) * 100);
+const total = async (page: Page): Promise<number> => {
+  const words = await page.getByTestId('money-strip').getByRole('img').first().getAttribute('aria-label');
+  const [, spent = '', toBuy = ''] = /([\d,.]+) spent, .?([\d,.]+) to buy/.exec(words ?? '') ?? [];
+  return cents(spent) + cents(toBuy);
+};
+
+for (const [name, size, handsOf] of [
+  ['on a phone, by touch', PHONE, thumb],
+  ['on a wide screen, by keyboard', WIDE, keyboard],
+] as const)
+  test(`${name}: over the target by 30, two touches later under it, and one gives it back`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(30_000);
+    const { press, write } = handsOf(page);
+    await page.goto(`${at.site.address}/project/compost-station/buy`);
+    await page.getByText('proved cheapest').waitFor();
+    const before = await total(page);
+    await page.goto(`${at.site.address}/project/compost-station/spend`);
+    await press(page.getByRole('button', { name: 'Target', exact: true }));
+    await write(page.getByLabel(/^Target, /), ((before - 3000) / 100).toFixed(2));
+    await press(page.getByRole('button', { name: 'Save the target' }));
+    await page.goto(`${at.site.address}/project/compost-station/buy`);
+    await press(page.getByRole('link', { name: /^\$30\.00 over the target: how to get under it$/ }));
+    const list = page.getByRole('list', { name: 'Ways under the target' });
+    await page.getByText(/^Each is planned and checked as a whole/).waitFor();
+    expect(await list.getByRole('listitem').count()).toBeLessThanOrEqual(5);
+    const best = list.getByRole('listitem').first();
+    const sum = cents(await best.getByText(/^\$[\d.]+$/).innerText());
+    expect(sum).toBeLessThanOrEqual(before - 3000);
+    await press(best.getByRole('button', { name: /^Take: / }));
+    await expect.poll(() => total(page), { timeout: 15_000 }).toBe(sum);
+    await expect(page.getByRole('region', { name: 'How to get under the target' })).toHaveCount(0);
+    await press(page.getByRole('button', { name: 'Undo', exact: true }));
+    await expect.poll(() => total(page), { timeout: 15_000 }).toBe(before);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

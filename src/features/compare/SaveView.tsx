@@ -1,0 +1,44 @@
+import type { Combination, Saving } from '@/core/compare';
+import { shownPlan, type Plan } from '@/core/plan';
+import { formatMoney } from '@/core/units';
+import { takeWay, useUnderTarget, type PlannedProject, type WaysView } from '@/hooks';
+import { UnderTarget } from './UnderTarget';
+import { Ways } from './Ways';
+
+interface Props {
+  open: PlannedProject;
+  /** What savings are measured against; null while it is planned. */
+  base: Plan | null;
+  ways: WaysView;
+  onTry: (saving: Saving) => void;
+}
+
+/** How to pay less: what brings the project under its target, where it is over, and every way to save by itself. */
+export const SaveView = ({ open, base, ways, onTry }: Props) => {
+  const { project, plan, money, request } = open;
+  const underTarget = useUnderTarget(request, base, ways);
+  const over = Math.max(0, -(money.left ?? 0));
+  const take = (way: Pick<Combination, 'changes' | 'plan' | 'saves'>, name: string): void =>
+    takeWay(
+      open,
+      { ...way, name: name.slice(0, MAX_NAME) },
+      `${name}: ${formatMoney(way.saves, project.currency)} less.`,
+    );
+  return (
+    <>
+      {over > 0 ? (
+        <UnderTarget {...underTarget} over={over} currency={project.currency} onTake={take} />
+      ) : null}
+      <Ways
+        view={ways}
+        isWhole={shownPlan(plan) !== null}
+        project={project}
+        onTry={onTry}
+        onTake={(way) => take(way, way.title)}
+      />
+    </>
+  );
+};
+
+/** What is kept has no longer names than these. */
+const MAX_NAME = 200;
