@@ -3,5 +3,6 @@ export * from './PurchaseForm';
 export { type PurchaseAt } from './purchaseDraft';
 export * from './WorkFields';
 export * from './DrawnLayout';
+export * from './Unpriced';
 export * from './useTries';
 export * from './words';

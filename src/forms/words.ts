@@ -21,3 +21,6 @@ export const asSold = (
 /** `1 price`, `12 prices`. */
 export const count = (number: number, one: string, many = `${one}s`): string =>
   `${number} ${number === 1 ? one : many}`;
+
+/** `3 things` */
+export const things = (number: number): string => count(number, 'thing');

@@ -5,6 +5,7 @@ import { focusedElement, focusKeeper } from '@/platform/page';
 import { TOUCH, useIsWide } from './layout';
 import { useColors } from './theme';
 import { Text } from './Text';
+import { useLayer } from './useLayer';
 
 export interface Action {
   title: string;
@@ -48,6 +49,7 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
     items()[0]?.focus();
     return giveBack;
   }, []);
+  useLayer(onClose);
   const onKeyDown = (event: { key: string; preventDefault: () => void }) => {
     if (event.key === 'Escape' || event.key === 'Tab') {
       event.preventDefault();

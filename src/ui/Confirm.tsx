@@ -3,6 +3,7 @@ import { StyleSheet } from 'react-native';
 import { Button } from './Button';
 import { useColors } from './theme';
 import { Text } from './Text';
+import { useLayer } from './useLayer';
 
 interface Props {
   title: string;
@@ -15,6 +16,7 @@ interface Props {
 /** Asks before something goes; says what else goes with it. */
 export const Confirm = ({ title, text, verb, onConfirm, onClose }: Props) => {
   const colors = useColors();
+  useLayer(onClose);
   return (
     <Portal>
       <Dialog visible onDismiss={onClose} style={[styles.dialog, { borderColor: colors.ink }]}>

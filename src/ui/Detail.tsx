@@ -1,11 +1,12 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
-import { focusedElement, focusKeeper, onKeyDown } from '@/platform/page';
+import { focusedElement, focusKeeper } from '@/platform/page';
 import { useIsWide } from './layout';
 import { usePadRoom } from './Keypad';
 import { IconAction } from './rows';
 import { useColors } from './theme';
+import { useLayer } from './useLayer';
 import { ScrollContext } from './scrollContext';
 import { Text } from './Text';
 
@@ -51,10 +52,7 @@ const DetailBody = ({ title, onClose, children, foot, sight }: DetailProps) => {
     if (here && !here.contains(focusedElement())) here.focus({ preventScroll: true });
     return giveBack;
   }, []);
-  useEffect(() => {
-    const stop = onKeyDown((event) => event.key === 'Escape' && !event.defaultPrevented && onClose());
-    return stop;
-  }, [onClose]);
+  useLayer(onClose);
   return (
     <View
       ref={body}

@@ -4,6 +4,7 @@ import {
   chosenOption,
   copiesOf,
   emptyGroup,
+  FIRST_GROUP,
   emptyPart,
   materialsOf,
   numbered,
@@ -45,7 +46,7 @@ export const readParts = (
   const known = new Set<string>();
   const problems: Problem[] = [];
   for (const row of table.value.rows) {
-    const name = row.cells['group'] || 'main';
+    const name = row.cells['group'] || FIRST_GROUP;
     const group = groups.get(name) ?? emptyGroup(newId(), newId(), name);
     groups.set(name, group);
     const parts = group.options[0]?.parts ?? [];

@@ -34,6 +34,10 @@ export const emptyProject = (id: string, name: string, unit: LengthUnit, currenc
   purchases: [],
 });
 
+/** What the group is called in which a project begins. */
+export const FIRST_GROUP = 'main';
+
+/** A group of one way to make it, with nothing in it yet. */
 export const emptyGroup = (id: string, optionId: string, name: string): Group => ({
   id,
   name,

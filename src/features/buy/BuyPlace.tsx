@@ -29,7 +29,7 @@ import {
   useIsWide,
   Text,
 } from '@/ui';
-import { PurchaseForm, type PurchaseAt } from '@/forms';
+import { NotInSums, PurchaseForm, Unpriced, unpricedNeeds, type PurchaseAt } from '@/forms';
 import { AnythingElse } from './AnythingElse';
 import { BuyHead } from './BuyHead';
 import { Boards } from './Boards';
@@ -37,7 +37,6 @@ import { CheaperWays } from './CheaperWays';
 import { BuyList } from './BuyList';
 import { NotFit } from './NotFit';
 import { Needless } from './Needless';
-import { NotInSums, Unpriced, unpricedNeeds } from './Unpriced';
 import { LeftOver } from './LeftOver';
 import { OftenForgotten } from './OftenForgotten';
 import { RackClaims } from './RackClaims';

@@ -1,8 +1,6 @@
 import { formatMoney } from '@/core/units';
 import { proofTerms, shownPlan, type Plan } from '@/core/plan';
-
-/** `3 things` */
-export const things = (count: number): string => `${count} ${count === 1 ? 'thing' : 'things'}`;
+import { things } from '@/forms';
 
 /** The verdict on a plan, as it is stamped. */
 export const verdictOf = (plan: Plan): string =>

@@ -18,6 +18,7 @@ import {
   type PlannedProject,
 } from '@/hooks';
 import { Button, Columns, SegmentedButtons, useIsWide, Text } from '@/ui';
+import { UnpricedFold } from '@/forms';
 import { AddColumn } from './AddColumn';
 import { BuildOrBuy } from './BuildOrBuy';
 import { Cards } from './Cards';
@@ -142,6 +143,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
               Add a way
             </Button>
           </View>
+          <UnpricedFold open={open} plan={plan} />
           <Lacking problems={plan.problems} />
           <Chart columns={shared.columns} open={open} />
           {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
@@ -164,12 +166,14 @@ const Compare = ({ open }: { open: PlannedProject }) => {
 const wholeWords = (builds: number): string => (builds > 1 ? `All ${builds}` : 'The whole project');
 
 /** What is in no sum that is compared. */
-const Lacking = ({ problems: [first, ...more] }: { problems: PlanProblem[] }) =>
-  first ? (
+const Lacking = ({ problems }: { problems: PlanProblem[] }) => {
+  const [first, ...more] = problems.filter(({ code }) => code !== 'noPrice');
+  return first ? (
     <Text size="small" tone="bad" style={styles.lacking}>
       {`In no sum here: ${first.sentence}${more.length > 0 ? ` And ${more.length} more, see Buy.` : ''}`}
     </Text>
   ) : null;
+};
 
 /** Ways that come to the same as another, in one line: they are no choice. */
 const Twins = ({ columns }: { columns: Column[] }) => {

@@ -1,7 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/units';
-import { chosenOption, numbered, partLetters, resolveJoint, withLetter, type Exposure } from '@/core/project';
+import {
+  chosenOption,
+  FIRST_GROUP,
+  numbered,
+  partLetters,
+  resolveJoint,
+  withLetter,
+  type Exposure,
+  type Group,
+  type Project,
+} from '@/core/project';
 import {
   answerFault,
   HELPERS,
@@ -96,11 +106,15 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
     const made = previewMade(helper, told, { project, groupName: name.trim(), materials, groupId, newId });
     if (!made.ok || isTaken) return;
     const { command } = made.value;
-    dispatch(
-      command.type === 'addMade'
-        ? { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } }
-        : command,
-    );
+    if (command.type === 'addMade')
+      dispatch([
+        { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } },
+        // The group that a new project begins with gives way to the first that something is in.
+        ...project.groups
+          .filter((first) => isUntouched(first, project))
+          .map(({ id }) => ({ type: 'removeGroup' as const, groupId: id })),
+      ]);
+    else dispatch(command);
     onClose();
   };
   return (
@@ -164,6 +178,14 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
     </Sheet>
   );
 };
+
+/** Whether a group is as a new project has it: nothing was ever put in it. */
+const isUntouched = ({ id, name, materials, options }: Group, { extras }: Project): boolean =>
+  name === FIRST_GROUP &&
+  materials.length === 0 &&
+  options.length === 1 &&
+  options.every(({ parts }) => parts.length === 0) &&
+  extras.every(({ groupId }) => groupId !== id);
 
 type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
 

@@ -4,6 +4,7 @@ import { notify, type OpenProject } from '@/hooks';
 import { Choice, Detail, ReadField, Text } from '@/ui';
 import { EditFoot } from './EditFoot';
 import { changeMeasure, VariableField } from './MeasuresBand';
+import { measureWords } from './words';
 
 /** One measure: its name, which every formula follows, and what it is. */
 export const MeasureForm = ({
@@ -29,12 +30,16 @@ export const MeasureForm = ({
     dispatch({ type: 'removeVariable', variableId });
     onClose();
     notify({
-      text: `${variable.name} is deleted. What followed from it keeps its value.`,
+      text: `${measureWords(variable)} is deleted. What followed from it keeps its value.`,
       action: { label: 'Undo', run: undo },
     });
   };
   return (
-    <Detail title={variable.name} onClose={onClose} foot={<EditFoot onRemove={remove} onDone={onClose} />}>
+    <Detail
+      title={measureWords(variable)}
+      onClose={onClose}
+      foot={<EditFoot onRemove={remove} onDone={onClose} />}
+    >
       <ReadField
         label="Name of the measure"
         text={variable.name}

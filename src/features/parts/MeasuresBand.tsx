@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { formatLength, parseLength } from '@/core/units';
 import {
   freeVariableName,
@@ -15,6 +15,7 @@ import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { SectionHeader, FONTS, IconAction, ReadField, TOUCH, useColors, useIsWide, Text } from '@/ui';
 import type { Chosen } from './chosen';
+import { measureWords } from './words';
 
 interface Props {
   open: OpenProject;
@@ -58,7 +59,9 @@ export const MeasuresBand = ({ open, onChoose }: Props) => {
       {follows.length > 0 ? (
         <Text size="small" tone="soft" style={styles.follows}>
           From these:{' '}
-          {follows.map((variable) => `${variable.name} ${shownValue(project, variable)}`).join(' · ')}
+          {follows
+            .map((variable) => `${measureWords(variable)} ${shownValue(project, variable)}`)
+            .join(' · ')}
         </Text>
       ) : null}
     </View>
@@ -89,13 +92,13 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
   const chosen = variables.find(({ id }) => id === tapped);
   return (
     <>
-      <View style={styles.words}>
+      <ScrollView horizontal contentContainerStyle={styles.words}>
         {variables.map((variable) => (
           <Pressable
             key={variable.id}
             role="button"
             aria-expanded={variable.id === tapped}
-            aria-label={`Change ${variable.name}, ${shownValue(open.project, variable)}`}
+            aria-label={`Change ${measureWords(variable)}, ${shownValue(open.project, variable)}`}
             onPress={() => setTapped(variable.id === tapped ? null : variable.id)}
             style={[
               styles.word,
@@ -106,7 +109,7 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
             ]}
           >
             <Text size="small">
-              {variable.name}{' '}
+              {measureWords(variable)}{' '}
               <Text size="small" style={{ fontFamily: FONTS.bold }}>
                 {shownValue(open.project, variable)}
               </Text>
@@ -114,7 +117,7 @@ const Tapped = ({ open, variables, onChoose, onAdd }: ListProps) => {
           </Pressable>
         ))}
         <IconAction icon="add" label="Add a measure" onPress={onAdd} />
-      </View>
+      </ScrollView>
       {chosen ? (
         <View style={styles.tapped}>
           <OneField key={chosen.id} open={open} variable={chosen} onChoose={onChoose} hasFocus />
@@ -141,7 +144,7 @@ const OneField = ({
     </View>
     <IconAction
       icon="edit"
-      label={`Rename or delete ${variable.name}`}
+      label={`Rename or delete ${measureWords(variable)}`}
       onPress={() => onChoose({ kind: 'measure', id: variable.id })}
     />
   </View>
@@ -171,7 +174,7 @@ export const shownValue = (project: Project, variable: Variable): string => {
 export const VariableField = ({
   project,
   variable,
-  label = variable.name,
+  label = measureWords(variable),
   autoFocus,
   onChange,
 }: {
@@ -214,7 +217,7 @@ const styles = StyleSheet.create({
     alignItems: 'flex-start',
   },
   field: { flexBasis: '25%', paddingLeft: 6, paddingBottom: 6 },
-  words: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16, paddingTop: 8, gap: 6 },
+  words: { flexDirection: 'row', paddingHorizontal: 16, paddingTop: 8, gap: 6 },
   word: { minHeight: TOUCH, paddingHorizontal: 10, justifyContent: 'center', borderWidth: 1 },
   tapped: { paddingLeft: 16, paddingRight: 8, paddingTop: 6 },
   one: { flexDirection: 'row', alignItems: 'center' },

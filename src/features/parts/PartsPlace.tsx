@@ -9,6 +9,7 @@ import { emptyExtra, emptyGroup, resolve, type Book, type Project, type Resolved
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
 import { newId, useProject, type OpenProject, useSnapshot } from '@/hooks';
 import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
+import { UnpricedFold } from '@/forms';
 import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
 import { GroupHardware } from './GroupHardware';
@@ -82,6 +83,7 @@ const Parts = ({ open }: { open: OpenProject }) => {
           Paste a list
         </Button>
       </View>
+      <UnpricedFold open={open} plan={snapshot?.plan ?? null} />
       <MeasuresBand open={open} onChoose={setChosen} />
       <GroupList open={open} costs={costs} checks={checks} chosen={chosen} onChoose={setChosen} />
       {hasForAll ? (

@@ -1,7 +1,15 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { readPastedList, type PastedLine } from '@/core/io';
-import { type Command, emptyGroup, numbered, type Group, type Part, type Project } from '@/core/project';
+import {
+  type Command,
+  emptyGroup,
+  FIRST_GROUP,
+  numbered,
+  type Group,
+  type Part,
+  type Project,
+} from '@/core/project';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Icon, Sheet, TextField, useColors, Text } from '@/ui';
 import { readBack } from './words';
@@ -58,7 +66,12 @@ export const PasteSheet = ({
       />
       <View role="list" aria-label="How each line is read" style={styles.lines}>
         {lines.map((line, index) => (
-          <ReadLine key={index} line={line} unit={project.unit} group={line.under ?? home?.name ?? 'main'} />
+          <ReadLine
+            key={index}
+            line={line}
+            unit={project.unit}
+            group={line.under ?? home?.name ?? FIRST_GROUP}
+          />
         ))}
       </View>
     </Sheet>
@@ -105,7 +118,7 @@ const byGroup = (
 ): { group: Group; isNew: boolean; parts: Part[] }[] => {
   const found = new Map<string, { group: Group; isNew: boolean; parts: Part[]; names: Set<string> }>();
   for (const { reading, under } of lines) {
-    const heading = under ?? home?.name ?? 'main';
+    const heading = under ?? home?.name ?? FIRST_GROUP;
     if ('ok' in reading && reading.ok) {
       const held = project.groups.find(({ name }) => name === heading);
       const group = found.get(heading) ?? {

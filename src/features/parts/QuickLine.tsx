@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import { StyleSheet, TextInput, View } from 'react-native';
 import { readQuickLines } from '@/core/io';
-import { emptyGroup, type Project } from '@/core/project';
+import { emptyGroup, FIRST_GROUP, type Project } from '@/core/project';
 import { newId, type OpenProject } from '@/hooks';
 import { ActionMenu, Button, FONTS, TABULAR, TOUCH, useColors, Text } from '@/ui';
 import { freeName, namesIn } from './freeName';
@@ -33,7 +33,7 @@ export const QuickLine = ({ open: { project, isNewer, dispatch }, groupId, setGr
   const isTaken = reading.ok && reading.value.some(({ part }) => names.has(part.name));
   const add = () => {
     if (!reading.ok) return;
-    const home = group ?? emptyGroup(newId(), newId(), 'main');
+    const home = group ?? emptyGroup(newId(), newId(), FIRST_GROUP);
     const parts = reading.value.map(({ part }) => {
       const name = freeName(names, part.name);
       names.add(name);
@@ -94,7 +94,7 @@ export const QuickLine = ({ open: { project, isNewer, dispatch }, groupId, setGr
                   </View>
                 ))}
                 <Text size="small" tone="soft" style={styles.back}>
-                  {readBack(part, project.unit, group?.name ?? 'main')}
+                  {readBack(part, project.unit, group?.name ?? FIRST_GROUP)}
                   {isTaken && names.has(part.name) ? ' · there is one of that name; this gets a number' : ''}
                 </Text>
               </View>

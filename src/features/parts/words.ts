@@ -47,3 +47,6 @@ export const groupWords = (group: Group): string => {
     ...(group.nearFood ? ['near food'] : []),
   ].join(' · ');
 };
+
+/** The name of a measure as people read it: `largest gap`. In a formula it is written `largest_gap`. */
+export const measureWords = ({ name }: { name: string }): string => name.replaceAll('_', ' ');

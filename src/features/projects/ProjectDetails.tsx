@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { emptyGroup, emptyProject, type Project } from '@/core/project';
+import { emptyGroup, FIRST_GROUP, emptyProject, type Project } from '@/core/project';
 import { addProject, newId, useProjects, useSettings, type OpenProject } from '@/hooks';
 import { Button, Sheet } from '@/ui';
 import { DetailsForm, NewProjectForm } from './DetailsForm';
@@ -71,7 +71,7 @@ export const NewProject = ({ onClose }: { onClose: () => void }) => {
     return {
       ...project,
       settings: { ...project.settings, tax, taxIncluded, kerf },
-      groups: [emptyGroup(newId(), newId(), 'main')],
+      groups: [emptyGroup(newId(), newId(), FIRST_GROUP)],
     };
   });
   const make = (details: Details) => {

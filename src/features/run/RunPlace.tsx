@@ -18,6 +18,7 @@ import {
   type PlannedProject,
 } from '@/hooks';
 import { Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
+import { UnpricedFold } from '@/forms';
 import { cartCommands, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
 import { Paid } from './Paid';
@@ -159,6 +160,7 @@ const Shopping = ({
         {lines.length === 0 && !cart && !paid ? (
           <Text style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Text>
         ) : null}
+        <UnpricedFold open={open} plan={plan} at={store.id} />
         <View style={styles.another}>
           <Button mode="outlined" icon="add" onPress={() => setShown({ kind: 'else', line: null })}>
             Something that is not on the list

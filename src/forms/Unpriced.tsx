@@ -3,13 +3,23 @@ import { StyleSheet, View } from 'react-native';
 import { faultOf } from '@/core/result';
 import { parseCount, parseLength, parseTag, symbol } from '@/core/units';
 import { hardwareNearness } from '@/core/hardwareKey';
-import type { PlanProblem } from '@/core/plan';
+import type { Plan, PlanProblem } from '@/core/plan';
 import { withUnit } from '@/core/io';
-import { currentOffers, needsOf, usualItem, usualLength, usualMaterial, type Need } from '@/core/pricing';
+import {
+  currentOffers,
+  needsOf,
+  ripsTo,
+  usualItem,
+  usualLength,
+  usualMaterial,
+  type Need,
+} from '@/core/pricing';
+import { canRipWith, TABLE_SAW, USUAL_TOOLS } from '@/core/lumber';
 import {
   emptyStore,
   nameItem,
   resolve,
+  toolsOf,
   type Book,
   type Item,
   type Price,
@@ -22,6 +32,8 @@ import { things } from './words';
 interface Props {
   open: OpenProject;
   needs: Need[];
+  /** The store where one is; else the one whose price was typed last. */
+  at?: string;
 }
 
 /** What is to be bought and has no price: parts of one kind and material are one thing. */
@@ -41,13 +53,29 @@ export const NotInSums = ({ title, count }: { title: string; count: number }) =>
   <SectionHeader title={title} note={`${things(count)}, not in the sums`} tone="bad" />
 );
 
+/** That something has no price yet, and a touch away the field for each: for a place where they are not the matter in hand. */
+export const UnpricedFold = ({ open, plan, at }: { open: OpenProject; plan: Plan | null; at?: string }) => {
+  const { project, book } = open;
+  const [isOpen, setOpen] = useState(false);
+  const needs = useMemo(() => unpricedNeeds({ project, book }, plan?.problems ?? []), [project, book, plan]);
+  if (needs.length === 0) return null;
+  if (isOpen) return <Unpriced open={open} needs={needs} at={at} />;
+  return (
+    <View style={styles.fold}>
+      <Button mode="outlined" onPress={() => setOpen(true)}>
+        {`${things(needs.length)} without a price: type ${needs.length === 1 ? 'it' : 'them'} here`}
+      </Button>
+    </View>
+  );
+};
+
 /** What has no price yet, each with a field for what its tag says; all else is planned without it. */
-export const Unpriced = ({ open, needs }: Props) => {
+export const Unpriced = ({ open, needs, at }: Props) => {
   const { project, book, dispatch } = open;
   const stores = Object.values(book.stores).filter(
     ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
   );
-  const [chosen, setChosen] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<string | null>(at ?? null);
   const storeId = stores.some(({ id }) => id === chosen) ? chosen : (lastStore(open, stores) ?? null);
   const save = (item: Item, price: number, pack: number) => {
     const store = storeId === null ? emptyStore(newId(), 'My store', project.currency) : null;
@@ -148,6 +176,7 @@ const Line = ({
           ))}
         </View>
       ) : null}
+      <RipIt need={need} open={open} />
       {need.kind === 'hardware' ? null : (
         <View style={styles.price}>
           {need.materials.length === 0 ? (
@@ -208,6 +237,35 @@ const Line = ({
   );
 };
 
+/** What is not sold may be ripped from something wider, by who has a table saw. */
+const RipIt = ({ need, open: { project, book, dispatch } }: { need: Need; open: OpenProject }) => {
+  const wider = useMemo(() => widerThan(need, project, book), [need, project, book]);
+  if (wider === null) return null;
+  const tools = [...(project.settings.tools ?? USUAL_TOOLS), TABLE_SAW];
+  return (
+    <View style={styles.near}>
+      <Button
+        mode="text"
+        compact
+        onPress={() => dispatch({ type: 'editSettings', fields: { tools } })}
+        accessibilityLabel={`Rip ${need.name} from ${wider}: I have a table saw`}
+      >
+        {`It can be ripped from your ${wider}: I have a table saw`}
+      </Button>
+    </View>
+  );
+};
+
+/** The narrowest section on sale that a part could be ripped from, where the project has no saw for that. */
+const widerThan = ({ kind, parts, longest }: Need, project: Project, book: Book): string | null => {
+  if (kind !== 'board' || canRipWith(toolsOf(project.settings, book))) return null;
+  const wider = currentOffers(book)
+    .filter(({ storeId }) => !project.excludedStores.includes(storeId))
+    .filter((offer) => offer.length >= longest && parts.every((part) => ripsTo(part, offer)))
+    .sort((a, b) => a.thickness * a.width - b.thickness * b.width);
+  return wider[0]?.item.section ?? null;
+};
+
 /** From so near on two names may be of one thing; and so many are offered. */
 const NEAR = 0.34;
 const MAX_NEAR = 2;
@@ -224,6 +282,7 @@ const nearNames = (name: string, project: Project, book: Book): string[] => {
 };
 
 const styles = StyleSheet.create({
+  fold: { paddingHorizontal: 16, paddingVertical: 10, alignItems: 'flex-start' },
   near: { flexDirection: 'row', flexWrap: 'wrap', marginLeft: -8 },
   store: { paddingHorizontal: 16, paddingTop: 8, flexDirection: 'row' },
   row: { paddingHorizontal: 16, paddingVertical: 10, gap: 4 },

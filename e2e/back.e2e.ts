@@ -1,0 +1,55 @@
+import { expect, test } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
+import { atSite } from './steps';
+import { keyboard, thumb } from './hands';
+
+const at = atSite();
+
+for (const [name, size, handsOf] of [
+  ['on a phone, by touch', PHONE, thumb],
+  ['on a wide screen, by keyboard', WIDE, keyboard],
+] as const)
+  test(`${name}: Back and Escape close what is open, what opened last first, and the place stays`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const { press } = handsOf(page);
+    const dialogs = page.getByRole('dialog');
+    await page.goto(`${at.site.address}/`);
+    await press(page.getByRole('link', { name: /^Sandpit/ }).first());
+    await page.getByTestId('money-strip').first().waitFor();
+    await page
+      .getByRole('button', { name: /^Change / })
+      .first()
+      .waitFor();
+    const place = page.url();
+    // A panel, and another in its place: one step back for both.
+    const rows = page.getByRole('button', { name: /^Change \d/ });
+    await press(rows.nth(0));
+    await dialogs.first().waitFor();
+    if (size === WIDE) await press(rows.nth(1));
+    await page.goBack();
+    await expect(dialogs).toHaveCount(0);
+    expect(page.url()).toBe(place);
+    // A sheet, closed by its own button, leaves no step behind.
+    await press(page.getByRole('button', { name: 'Build from measures' }));
+    await dialogs.first().waitFor();
+    await press(dialogs.first().getByRole('button', { name: 'Close' }));
+    await expect(dialogs).toHaveCount(0);
+    // A menu, and a sheet of it.
+    await press(page.getByRole('button', { name: 'More for this project' }));
+    await page.getByRole('menu').waitFor();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('menu')).toHaveCount(0);
+    await press(page.getByRole('button', { name: 'Paste a list' }));
+    await dialogs.first().waitFor();
+    await page.goBack();
+    await expect(dialogs).toHaveCount(0);
+    expect(page.url()).toBe(place);
+    // With nothing open it goes where one came from.
+    await page.goBack();
+    await page.getByRole('list', { name: 'Projects' }).waitFor();
+    await page.goForward();
+    await page.getByTestId('money-strip').first().waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

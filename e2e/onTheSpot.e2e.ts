@@ -1,0 +1,44 @@
+import { expect, test } from '@playwright/test';
+import { PHONE, visit, WIDE } from '../harness/browser';
+import { keyboard, thumb } from './hands';
+import { atSite } from './steps';
+
+const at = atSite();
+
+for (const [name, size, handsOf] of [
+  ['on a phone, by touch', PHONE, thumb],
+  ['on a wide screen, by keyboard', WIDE, keyboard],
+] as const)
+  test(`${name}: what has no price is priced where one is, and ripped where there is a saw for it`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const hands = handsOf(page);
+    const region = page.getByRole('region', { name: 'No price yet' });
+    const fold = (count: string) => page.getByRole('button', { name: `${count} without a price: type` });
+    await page.goto(`${at.site.address}/project/compost-station/parts`);
+    for (const line of ['3 2x3 20 batten', '4 lid handles']) {
+      await hands.write(page.getByLabel(/^Add a part/), line);
+      await page.keyboard.press('Enter');
+      await expect(page.getByLabel(/^Add a part/)).toHaveValue('');
+    }
+    await fold('2 things').waitFor();
+    // The same in Compare, and in the store.
+    await page.goto(`${at.site.address}/project/compost-station/compare`);
+    await hands.press(fold('2 things'));
+    await region.getByText('4 × Lid handles').waitFor();
+    await page.goto(`${at.site.address}/project/compost-station/parts`);
+    await hands.press(fold('2 things'));
+    await hands.press(region.getByRole('button', { name: 'Rip 2x3 from 2x4: I have a table saw' }));
+    await expect(region.getByText(/2x3/)).toHaveCount(0);
+    await hands.write(region.getByLabel(/^Lid handles: price on the tag/), '2.50');
+    await page.keyboard.press('Enter');
+    await expect(region).toHaveCount(0);
+    await page.goto(`${at.site.address}/project/compost-station/buy`);
+    await page.getByText('Proved cheapest').first().waitFor();
+    await page
+      .getByText(/lid handles/i)
+      .first()
+      .waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
