@@ -15,6 +15,12 @@ export const useIsShort = (): boolean => {
   return height < 480 && width > height;
 };
 
+/** So little height, on its side or enlarged, that what stands above and below a place takes one line each. */
+export const useIsLow = (): boolean => useWindowDimensions().height < 480;
+
+/** An enlarged phone: so little width that a line holds a name and two things to touch. */
+export const useIsNarrow = (): boolean => useWindowDimensions().width < 300;
+
 /**
  * React Native for the web gives a scrolling element a scrollTo of its own, with other arguments; dragging by keyboard
  * asks the element for the browser's.

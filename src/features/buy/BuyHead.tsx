@@ -111,7 +111,13 @@ const ByHand = ({ open: { project, plan, money, request } }: { open: PlannedProj
 
 const styles = StyleSheet.create({
   head: { paddingHorizontal: 16, paddingTop: 14, paddingBottom: 4, gap: 4 },
-  headline: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 },
+  headline: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    justifyContent: 'space-between',
+    gap: 12,
+  },
   stop: { alignSelf: 'flex-start', marginLeft: -8 },
   link: { minHeight: 44, paddingVertical: 12, display: 'flex' },
   verdict: { minHeight: 44, justifyContent: 'center' },

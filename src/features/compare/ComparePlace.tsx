@@ -206,6 +206,13 @@ const styles = StyleSheet.create({
   wait: { marginTop: 60 },
   pad: { padding: 16 },
   lacking: { paddingHorizontal: 16, paddingVertical: 6 },
-  head: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingBottom: 4 },
+  head: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: 12,
+    paddingHorizontal: 16,
+    paddingBottom: 4,
+  },
   grow: { flex: 1 },
 });

@@ -7,7 +7,7 @@ import { currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { newId } from '@/hooks';
 import { useTries, asSold } from '@/forms';
-import { Button, Choice, TextField, useIsWide, Text } from '@/ui';
+import { Button, Choice, TextField, useIsShort, useIsWide, Text } from '@/ui';
 import {
   blankEntry,
   doubtAbout,
@@ -55,6 +55,8 @@ export const AisleEntry = (props: Props) => {
 const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   const { unit, currency, offers, dispatch } = desk;
   const isWide = useIsWide();
+  // On its side the keys stand beside what they are for.
+  const isShort = useIsShort();
   const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
   const tries = useTries();
   const entry = visit.entry ?? blankEntry(ask, unit);
@@ -119,77 +121,87 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
   };
   const compared = read.ok ? comparison(read.value, desk) : '';
   return (
-    <View style={styles.column}>
-      <ScrollView style={styles.grow} contentContainerStyle={styles.card} keyboardShouldPersistTaps="always">
-        <AskHead desk={desk} ask={ask} storeId={visit.storeId} />
-        <View style={styles.line}>
-          <View ref={input} style={styles.price}>
-            <TextField
-              label={`Price, ${symbol(currency).trim()}`}
-              value={entry.price}
-              onChange={(price) => set({ price })}
-              error={fault('price')}
-              help={compared || null}
-              inputMode={isWide ? 'decimal' : 'none'}
-              onSubmitEditing={save}
-            />
+    <View style={[styles.column, isShort && styles.sideways]}>
+      <View style={styles.grow}>
+        <ScrollView
+          style={styles.grow}
+          contentContainerStyle={styles.card}
+          keyboardShouldPersistTaps="always"
+        >
+          <AskHead desk={desk} ask={ask} storeId={visit.storeId} />
+          <View style={styles.line}>
+            <View ref={input} style={styles.price}>
+              <TextField
+                label={`Price, ${symbol(currency).trim()}`}
+                value={entry.price}
+                onChange={(price) => set({ price })}
+                error={fault('price')}
+                help={compared || null}
+                inputMode={isWide ? 'decimal' : 'none'}
+                onSubmitEditing={save}
+              />
+            </View>
+            {ask.item.length ? (
+              <View style={styles.measure}>
+                <TextField
+                  label="Length"
+                  value={entry.length}
+                  onChange={(length) => set({ length })}
+                  error={fault('length')}
+                  pad={unit}
+                  onSubmitEditing={save}
+                />
+              </View>
+            ) : null}
+            {ask.item.kind === 'hardware' ? (
+              <View style={styles.measure}>
+                <TextField
+                  label="Pieces in it"
+                  value={entry.pack}
+                  onChange={(pack) => set({ pack })}
+                  error={fault('pack')}
+                  inputMode="numeric"
+                  onSubmitEditing={save}
+                />
+              </View>
+            ) : null}
           </View>
-          {ask.item.length ? (
-            <View style={styles.measure}>
-              <TextField
-                label="Length"
-                value={entry.length}
-                onChange={(length) => set({ length })}
-                error={fault('length')}
-                pad={unit}
-                onSubmitEditing={save}
-              />
-            </View>
+          {units.length > 1 ? (
+            <Choice
+              label="Sold"
+              value={entry.unit}
+              options={units.map((per) => ({
+                value: per,
+                label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
+              }))}
+              onChange={(per) => set({ unit: per })}
+            />
           ) : null}
-          {ask.item.kind === 'hardware' ? (
-            <View style={styles.measure}>
-              <TextField
-                label="Pieces in it"
-                value={entry.pack}
-                onChange={(pack) => set({ pack })}
-                error={fault('pack')}
-                inputMode="numeric"
-                onSubmitEditing={save}
-              />
-            </View>
+          {doubt ? (
+            <OutlierAlert
+              outlier={doubt}
+              sold={read.ok ? asSold(read.value, currency) : ''}
+              currency={currency}
+              onYes={() => read.ok && put(read.value, 'priced')}
+              onAgain={typeAgain}
+            />
           ) : null}
+          {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
+        </ScrollView>
+        <QuickAnswers
+          last={last ? formatTag(last.price, currency) : null}
+          isKnown={ask.last !== null}
+          onSame={() => again(null)}
+          onOut={() => again(0)}
+          onPass={() => answer({ kind: 'passed' })}
+          onNext={isWide ? save : null}
+        />
+      </View>
+      {isWide ? null : (
+        <View style={isShort && styles.beside}>
+          <PriceKeys value={entry.price} onChange={(price) => set({ price })} onNext={save} />
         </View>
-        {units.length > 1 ? (
-          <Choice
-            label="Sold"
-            value={entry.unit}
-            options={units.map((per) => ({
-              value: per,
-              label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
-            }))}
-            onChange={(per) => set({ unit: per })}
-          />
-        ) : null}
-        {doubt ? (
-          <OutlierAlert
-            outlier={doubt}
-            sold={read.ok ? asSold(read.value, currency) : ''}
-            currency={currency}
-            onYes={() => read.ok && put(read.value, 'priced')}
-            onAgain={typeAgain}
-          />
-        ) : null}
-        {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
-      </ScrollView>
-      <QuickAnswers
-        last={last ? formatTag(last.price, currency) : null}
-        isKnown={ask.last !== null}
-        onSame={() => again(null)}
-        onOut={() => again(0)}
-        onPass={() => answer({ kind: 'passed' })}
-        onNext={isWide ? save : null}
-      />
-      {isWide ? null : <PriceKeys value={entry.price} onChange={(price) => set({ price })} onNext={save} />}
+      )}
     </View>
   );
 };
@@ -254,6 +266,8 @@ const comparison = (
 };
 
 const styles = StyleSheet.create({
+  sideways: { flexDirection: 'row' },
+  beside: { width: 380 },
   column: { flex: 1 },
   grow: { flex: 1 },
   card: { padding: 16, gap: 10, maxWidth: 720 },

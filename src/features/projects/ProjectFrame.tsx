@@ -5,7 +5,7 @@ import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/units';
 import { useProject, useReadyToCompare, useSnapshot, type OpenProject, type PlanSnapshot } from '@/hooks';
 import { isInFilledField, onKeyDown } from '@/platform/page';
-import { Button, IconAction, MoneyStrip, useColors, useIsShort, useIsWide, Text } from '@/ui';
+import { Button, IconAction, MoneyStrip, useColors, useIsLow, useIsNarrow, useIsWide, Text } from '@/ui';
 import { SumsExplained } from './later';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -44,12 +44,13 @@ export const ProjectFrame = ({ id, children }: { id: string; children: ReactNode
 };
 
 const Head = ({ open }: { open: OpenProject }) => {
-  const { project, undo, redo, undoLabel, redoLabel } = open;
+  const { project, undo, redo } = open;
   const snapshot = useSnapshot(project.id);
   const isStale = snapshot?.phase !== 'current';
   const colors = useColors();
   const isWide = useIsWide();
-  const isShort = useIsShort();
+  const isShort = useIsLow();
+  const isNarrow = useIsNarrow();
   const router = useRouter();
   useUndoKeys(undo, redo);
   useReadyToCompare();
@@ -68,23 +69,12 @@ const Head = ({ open }: { open: OpenProject }) => {
         <Text size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
           {project.name}
         </Text>
-        {isShort && snapshot ? (
+        {isShort && !isNarrow && snapshot ? (
           <Text size="title">
             {formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency)}
           </Text>
         ) : null}
-        <IconAction
-          icon="undo"
-          label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}
-          onPress={undo}
-          disabled={!undoLabel}
-        />
-        <IconAction
-          icon="redo"
-          label={redoLabel ? `Redo: ${redoLabel}` : 'Nothing to redo'}
-          onPress={redo}
-          disabled={!redoLabel}
-        />
+        {isNarrow ? null : <UndoRedo open={open} />}
         <ProjectMenu open={open} />
       </View>
       <View
@@ -98,6 +88,11 @@ const Head = ({ open }: { open: OpenProject }) => {
         testID="money-strip"
       >
         {snapshot ? <OpensSums snapshot={snapshot} /> : null}
+        {isShort && isNarrow && snapshot ? (
+          <Text size="strong">
+            {formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency)}
+          </Text>
+        ) : null}
         {snapshot ? (
           <MoneyStrip
             spent={snapshot.money.spent}
@@ -117,6 +112,23 @@ const Head = ({ open }: { open: OpenProject }) => {
     </View>
   );
 };
+
+const UndoRedo = ({ open: { undo, redo, undoLabel, redoLabel } }: { open: OpenProject }) => (
+  <>
+    <IconAction
+      icon="undo"
+      label={undoLabel ? `Undo: ${undoLabel}` : 'Nothing to undo'}
+      onPress={undo}
+      disabled={!undoLabel}
+    />
+    <IconAction
+      icon="redo"
+      label={redoLabel ? `Redo: ${redoLabel}` : 'Nothing to redo'}
+      onPress={redo}
+      disabled={!redoLabel}
+    />
+  </>
+);
 
 /** Over the money strip: a touch of it opens where its sums come from. */
 const OpensSums = ({ snapshot }: { snapshot: PlanSnapshot }) => {

@@ -2,14 +2,16 @@ import { useState } from 'react';
 import { useRouter } from 'expo-router';
 import { DAYS_KEPT, notify, pickFile, setDeleted, type OpenProject } from '@/hooks';
 import { ImportDialog, type ImportFile } from '@/imports';
-import { ActionMenu, Confirm, IconAction } from '@/ui';
+import { ActionMenu, Confirm, IconAction, useIsNarrow } from '@/ui';
 import { ProjectDetails } from './later';
 
 type Opened = 'details' | 'delete' | null;
 
 /** What is done with a project as a whole: its details, its files, its end. */
 export const ProjectMenu = ({ open }: { open: OpenProject }) => {
-  const { project } = open;
+  const { project, undo, redo, undoLabel, redoLabel } = open;
+  // Without room for them in the line at the top they are here.
+  const isNarrow = useIsNarrow();
   const [opened, setOpened] = useState<Opened>(null);
   const [file, setFile] = useState<ImportFile | null>(null);
   const router = useRouter();
@@ -29,6 +31,8 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
         label={`More for ${project.name}`}
         anchor={(show) => <IconAction icon="more" label="More for this project" onPress={show} />}
         actions={[
+          ...(isNarrow && undoLabel ? [{ title: `Undo: ${undoLabel}`, run: undo }] : []),
+          ...(isNarrow && redoLabel ? [{ title: `Redo: ${redoLabel}`, run: redo }] : []),
           { title: 'Project details', run: () => setOpened('details') },
           { title: 'Save to a file', run: () => save('saveProject') },
           { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },

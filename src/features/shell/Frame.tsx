@@ -1,10 +1,10 @@
-import { useEffect, type ReactNode } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
 import { useProjects } from '@/hooks';
 import { titlePage } from '@/platform/page';
 import { linksFor, projectIdIn, titleOf, type PlaceLink } from './places';
-import { FONTS, Logo, TOUCH, useColors, useIsShort, useIsWide, Text } from '@/ui';
+import { FONTS, Logo, TOUCH, useColors, useIsLow, useIsWide, Text } from '@/ui';
 
 /** The places of the app, and of the project that is open. */
 const usePlaces = (): {
@@ -27,7 +27,7 @@ const usePlaces = (): {
 /** The navigation around every place: a bar at the foot on a phone, a rail at the left on a wide screen. */
 export const Frame = ({ children }: { children: ReactNode }) => {
   const isWide = useIsWide();
-  const isShort = useIsShort();
+  const isShort = useIsLow();
   const { top, inProject, projectName } = usePlaces();
   const colors = useColors();
   const { width } = useWindowDimensions();
@@ -38,15 +38,17 @@ export const Frame = ({ children }: { children: ReactNode }) => {
         <View style={styles.main} role="main">
           {children}
         </View>
-        <View
+        <ScrollView
+          horizontal
           style={[styles.foot, isShort && styles.lowFoot, { backgroundColor: colors.bar }]}
+          contentContainerStyle={styles.footLinks}
           role="navigation"
           aria-label="Places"
         >
           {foot.map((place) => (
             <FootLink key={place.name} {...place} isLow={isShort} isNarrow={width < foot.length * WORD} />
           ))}
-        </View>
+        </ScrollView>
       </View>
     );
   return (
@@ -94,8 +96,17 @@ const FootLink = ({
   isNarrow,
 }: PlaceLink & { isLow: boolean; isNarrow: boolean }) => {
   const colors = useColors();
+  const link = useRef<HTMLElement>(null);
+  useEffect(() => {
+    if (isHere) link.current?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }, [isHere]);
   return (
-    <Link href={href as Href} style={styles.footLink} aria-current={isHere ? 'page' : undefined}>
+    <Link
+      ref={link as never}
+      href={href as Href}
+      style={styles.footLink}
+      aria-current={isHere ? 'page' : undefined}
+    >
       <View style={[styles.strip, { backgroundColor: isHere ? colors.wood.softwood : 'transparent' }]} />
       <Text
         style={[
@@ -125,12 +136,16 @@ const styles = StyleSheet.create({
   phone: { flex: 1 },
   wide: { flex: 1, flexDirection: 'row' },
   main: { flex: 1 },
-  foot: { flexDirection: 'row', height: 60 },
+  foot: { flexGrow: 0, height: 60 },
+  // With more room than the words need they share it; with less the bar scrolls.
+  footLinks: { minWidth: '100%' },
   lowFoot: { height: TOUCH },
   lowWord: { marginTop: 7 },
   narrowWord: { fontSize: 13 },
   footLink: {
-    flex: 1,
+    flexGrow: 1,
+    flexBasis: 52,
+    flexShrink: 0,
     display: 'flex',
     flexDirection: 'column',
     alignItems: 'center',
