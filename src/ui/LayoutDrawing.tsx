@@ -83,7 +83,13 @@ export const LayoutDrawing = ({
       onLayout={({ nativeEvent }) => setScreen(Math.max(120, nativeEvent.layout.width))}
     >
       <InPane isScrolled={zoom > 1} label={label}>
-        <Svg width={wide} height={height + 2} role="img" aria-label={label}>
+        <Svg
+          width={wide}
+          height={height + 2}
+          viewBox={`0 0 ${wide} ${height + 2}`}
+          role="img"
+          aria-label={label}
+        >
           <Rect x={1} y={1} width={length * scale} height={height} fill="none" stroke={colors.hairline} />
           {offcuts.map((offcut, index) => {
             const along = offcut.length * scale;

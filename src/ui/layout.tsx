@@ -46,7 +46,7 @@ export const Columns = ({
   const colors = useColors();
   const [scroller, setScroller] = useState<HTMLElement | null>(null);
   return (
-    <View style={styles.columns}>
+    <View style={styles.columns} testID="columns">
       <ScrollView
         ref={(node) => {
           withOwnScroll(node);
