@@ -12,7 +12,7 @@ for (const [name, size, handsOf] of [
   test(`${name}: Back and Escape close what is open, what opened last first, and the place stays`, async () => {
     const { page, context, complaints } = await visit(at.browser, size);
     page.setDefaultTimeout(20_000);
-    const { press } = handsOf(page);
+    const { press, write } = handsOf(page);
     const dialogs = page.getByRole('dialog');
     await page.goto(`${at.site.address}/`);
     await press(page.getByRole('link', { name: /^Sandpit/ }).first());
@@ -42,6 +42,15 @@ for (const [name, size, handsOf] of [
     await expect(page.getByRole('menu')).toHaveCount(0);
     await press(page.getByRole('button', { name: 'Paste a list' }));
     await dialogs.first().waitFor();
+    await write(page.getByRole('textbox', { name: /^One part a line/ }), '3 2x4 30 stretcher');
+    await page.goBack();
+    await expect(dialogs).toHaveCount(0);
+    // What is half typed is there again, until it is thrown away.
+    await press(page.getByRole('button', { name: 'Paste a list' }));
+    await expect(page.getByRole('textbox', { name: /^One part a line/ })).toHaveValue('3 2x4 30 stretcher');
+    await press(page.getByRole('button', { name: 'Cancel' }));
+    await press(page.getByRole('button', { name: 'Paste a list' }));
+    await expect(page.getByRole('textbox', { name: /^One part a line/ })).toHaveValue('');
     await page.goBack();
     await expect(dialogs).toHaveCount(0);
     expect(page.url()).toBe(place);

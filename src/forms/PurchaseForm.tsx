@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { capital } from '@/core/capital';
 import { faultAt } from '@/core/result';
@@ -13,6 +13,7 @@ import {
   type PurchaseAt,
   type PurchaseDraft,
 } from './purchaseDraft';
+import { forgetKept, useKept } from './useKept';
 import { useTries } from './useTries';
 
 const WORDS: { value: Category; label: string }[] = CATEGORIES.map((value) => ({
@@ -51,7 +52,9 @@ export const PurchaseForm = ({
 }) => {
   const { isNew } = at;
   const line = at.purchase.lines[at.line];
-  const [draft, setDraft] = useState(() => draftOfPurchase(at, isPlanned, currency));
+  // Of the very same thing as it stands: what has changed since is read anew.
+  const form = `purchase ${isNew ? at.purchase.storeId : at.purchase.id} ${at.line} ${JSON.stringify(line)}`;
+  const [draft, setDraft] = useKept(form, 'draft', draftOfPurchase(at, isPlanned, currency));
   const tries = useTries();
   if (!line) return null;
   const read = readPurchase(draft, { at, isPlanned, stores, settings, currency });
@@ -61,6 +64,7 @@ export const PurchaseForm = ({
     tries.attempt();
     if (!read.ok) return;
     onSave(read.value);
+    forgetKept(form);
     onClose();
   };
   return (

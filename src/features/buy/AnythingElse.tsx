@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { blankFault, faultOf } from '@/core/result';
 import { categoryOf } from '@/core/budget';
@@ -8,17 +7,18 @@ import { currentOffers } from '@/core/pricing';
 import { CATEGORIES, emptyExtra, type Category } from '@/core/project';
 import { nameKey } from '@/core/lumber';
 import { newId, notify, type OpenProject } from '@/hooks';
-import { useTries } from '@/forms';
+import { forgetKept, useKept, useTries } from '@/forms';
 import { Button, Choice, Stepper, Detail, TextField, Text } from '@/ui';
 
 /** Something to buy beyond the wood: glue, sandpaper, a hired drill; from the price book by its name, or at a typed price. */
 export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: () => void }) => {
   const { project, book, dispatch, undo } = open;
   const { currency } = project;
-  const [name, setName] = useState('');
-  const [quantity, setQuantity] = useState('1');
-  const [price, setPrice] = useState('');
-  const [chosen, setChosen] = useState<Category | null>(null);
+  const form = `something else to buy ${project.id}`;
+  const [name, setName] = useKept(form, 'name', '');
+  const [quantity, setQuantity] = useKept(form, 'quantity', '1');
+  const [price, setPrice] = useKept(form, 'price', '');
+  const [chosen, setChosen] = useKept<Category | null>(form, 'category', null);
   const tries = useTries();
   const item = name.trim();
   const count = parseCount(quantity);
@@ -48,6 +48,7 @@ export const AnythingElse = ({ open, onClose }: { open: OpenProject; onClose: ()
     };
     dispatch({ type: 'addExtra', extra });
     notify({ text: `${item} is in the project.`, action: { label: 'Undo', run: undo } });
+    forgetKept(form);
     onClose();
   };
   const isUnknown = !typed && !sold && item !== '';

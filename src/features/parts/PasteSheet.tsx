@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { readPastedList, type PastedLine } from '@/core/io';
 import {
@@ -12,6 +11,7 @@ import {
 } from '@/core/project';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Icon, Sheet, TextField, useColors, Text } from '@/ui';
+import { forgetKept, useKept } from '@/forms';
 import { readBack } from './words';
 
 /** A list that was written elsewhere: every line is read back before anything is taken. */
@@ -24,7 +24,8 @@ export const PasteSheet = ({
   groupId: string | null;
   onClose: () => void;
 }) => {
-  const [text, setText] = useState('');
+  const form = `pasted list ${project.id}`;
+  const [text, setText] = useKept(form, 'text', '');
   const lines = readPastedList(text, project.unit);
   const good = lines.filter(({ reading }) => 'ok' in reading && reading.ok);
   const wrong = lines.filter(({ reading }) => 'ok' in reading && !reading.ok);
@@ -38,6 +39,7 @@ export const PasteSheet = ({
       `add ${good.length} parts`,
     );
     notify({ text: `${good.length} parts added.` });
+    forgetKept(form);
     onClose();
   };
   return (
@@ -46,7 +48,14 @@ export const PasteSheet = ({
       onClose={onClose}
       foot={
         <>
-          <Button onPress={onClose}>Cancel</Button>
+          <Button
+            onPress={() => {
+              forgetKept(form);
+              onClose();
+            }}
+          >
+            Cancel
+          </Button>
           <Button mode="contained" onPress={take} disabled={good.length === 0}>
             {wrong.length > 0 && good.length > 0
               ? `Add the ${good.length} understood`

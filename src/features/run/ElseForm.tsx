@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { blankFault, faultOf, type Result } from '@/core/result';
 import { cartLine, categoryOf, hardwareItem, type RunLine, type Deviation } from '@/core/budget';
@@ -19,7 +18,7 @@ import { currentOffers, type Offer } from '@/core/pricing';
 import { itemName, tagName, type Item, type Price } from '@/core/project';
 import { nameKey, parseSection } from '@/core/lumber';
 import { newId, today } from '@/hooks';
-import { useTries } from '@/forms';
+import { forgetKept, useKept, useTries } from '@/forms';
 import { Button, Choice, Stepper, Detail, Row, TextField, Text } from '@/ui';
 import { cartCommands, letServe, surpriseOf, tellDone, type Run } from './cart';
 
@@ -27,6 +26,12 @@ const SERVES = [
   { value: 'yes', label: 'In its place' },
   { value: 'no', label: 'For itself' },
 ] as const;
+
+/** What a form for something else begins with: what it stands for. */
+const beginningOf = (instead: RunLine | null): { key: string; section: string; material: string } =>
+  instead
+    ? { key: instead.key, section: instead.item.section, material: instead.item.material }
+    : { key: '', section: '', material: '' };
 
 /** Something bought that was not on the list: in place of a line, or by itself. */
 export const ElseForm = ({
@@ -46,13 +51,15 @@ export const ElseForm = ({
   const { currency, unit } = project;
   const wanted = instead?.item ?? null;
   const isWood = wanted !== null && wanted.kind !== 'hardware';
-  const [name, setName] = useState('');
-  const [section, setSection] = useState(wanted?.section ?? '');
-  const [length, setLength] = useState('');
-  const [material, setMaterial] = useState(wanted?.material ?? '');
-  const [quantity, setQuantity] = useState('1');
-  const [price, setPrice] = useState('');
-  const [serves, setServes] = useState<'yes' | 'no'>('yes');
+  const begin = beginningOf(instead);
+  const form = `something else bought ${project.id} ${store.id} ${begin.key}`;
+  const [name, setName] = useKept(form, 'name', '');
+  const [section, setSection] = useKept(form, 'section', begin.section);
+  const [length, setLength] = useKept(form, 'length', '');
+  const [material, setMaterial] = useKept(form, 'material', begin.material);
+  const [quantity, setQuantity] = useKept(form, 'quantity', '1');
+  const [price, setPrice] = useKept(form, 'price', '');
+  const [serves, setServes] = useKept<'yes' | 'no'>(form, 'serves', 'yes');
   const tries = useTries();
   const here = currentOffers(book).filter(
     (offer) =>
@@ -99,6 +106,7 @@ export const ElseForm = ({
       ...cartCommands(run, [{ ...line, ...stands }]),
     ]);
     tellDone(run, `${many} × ${tagName(item)} in the cart.`, () => onSurprise(null));
+    forgetKept(form);
     onClose();
   };
   return (

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { faultOf } from '@/core/result';
 import { Text, Button, Choice, Detail, TextField } from '@/ui';
 import { capital } from '@/core/capital';
@@ -15,6 +14,7 @@ import {
 import type { ProjectMoney } from '@/core/budget';
 import { CATEGORIES, type Budget, type Category } from '@/core/project';
 import type { OpenProject } from '@/hooks';
+import { forgetKept, useKept } from '@/forms';
 
 const SUMS = [
   { value: 'one', label: 'One sum' },
@@ -39,12 +39,21 @@ export const TargetForm = ({
   onClose: () => void;
 }) => {
   const { currency, builds, budget = NONE } = project;
-  const [kind, setKind] = useState<'one' | 'parts'>(budget.byCategory ? 'parts' : 'one');
-  const [sum, setSum] = useState(project.target === null ? '' : writeMoney(project.target, currency));
-  const [parts, setParts] = useState<Partial<Record<Category, string>>>(() => texts(budget, currency));
-  const [reserve, setReserve] = useState(budget.reserve > 0 ? percentText(budget.reserve) : '');
-  const [per, setPer] = useState<'all' | 'each'>(budget.isEach ? 'each' : 'all');
-  const [date, setDate] = useState(budget.date ?? '');
+  const form = `target ${project.id} ${JSON.stringify([project.target, budget])}`;
+  const [kind, setKind] = useKept<'one' | 'parts'>(form, 'kind', budget.byCategory ? 'parts' : 'one');
+  const [sum, setSum] = useKept(
+    form,
+    'sum',
+    project.target === null ? '' : writeMoney(project.target, currency),
+  );
+  const [parts, setParts] = useKept(form, 'parts', texts(budget, currency));
+  const [reserve, setReserve] = useKept(
+    form,
+    'reserve',
+    budget.reserve > 0 ? percentText(budget.reserve) : '',
+  );
+  const [per, setPer] = useKept<'all' | 'each'>(form, 'per', budget.isEach ? 'each' : 'all');
+  const [date, setDate] = useKept(form, 'date', budget.date ?? '');
   const moneyOf = (text: string) => (text.trim() === '' ? null : parseMoney(text, currency));
   const fault = (read: ReturnType<typeof moneyOf>) => faultOf(read);
   const one = moneyOf(sum);
@@ -72,6 +81,7 @@ export const TargetForm = ({
       date: date.trim() === '' ? null : date,
     };
     dispatch({ type: 'editTarget', target, budget: next });
+    forgetKept(form);
     onClose();
   };
   return (
