@@ -3,39 +3,44 @@ interface Layer {
   close: () => void;
 }
 
+/** An entry of the history: the router's name for it, and how many things may be open there, one over the other. */
+interface Entry {
+  id: unknown;
+  layers: number;
+}
+
 const open: Layer[] = [];
 let timer: ReturnType<typeof setTimeout> | null = null;
-let isHeard = false;
+let at: Entry = { id: null, layers: 0 };
 
-/** How many entries of the history stand for what is open, at the entry where the browser is. */
-const held = (): number => (window.history.state as { layers?: number } | null)?.layers ?? 0;
-const entryId = (): unknown => (window.history.state as { id?: unknown } | null)?.id;
-let lastId: unknown = null;
-/** We go back ourselves, over entries that nothing stands for any more. */
-let isGoing = false;
+const entry = (): Entry => {
+  const state = window.history.state as Partial<Entry> | null;
+  return { id: state?.id, layers: state?.layers ?? 0 };
+};
 
 /**
  * As many entries as there is open: Back then goes from one to the one before it, and the place stays. Waits until all that opens
- * and closes in one breath has done so: what takes another's place needs none of its own.
+ * and closes in one breath has done so. What is closed otherwise leaves its entry to what opens next: to go back over it would
+ * hold up a navigation that begins in that moment.
  */
 const settle = (): void => {
   timer ??= setTimeout(() => {
     timer = null;
-    lastId = entryId();
-    for (let count = held(); count < open.length; count++)
-      window.history.pushState({ ...window.history.state, layers: count + 1 }, '');
-    isGoing = held() > open.length;
-    if (isGoing) window.history.go(open.length - held());
+    for (let { layers } = entry(); layers < open.length; layers++)
+      window.history.pushState({ ...window.history.state, layers: layers + 1 }, '');
   }, 0);
 };
 
-/** Back from an entry of ours to the one before it: the router, whose place is the same, need not hear of it. */
-const onBack = (event: PopStateEvent): void => {
-  if (entryId() !== lastId || (open.length === 0 && !isGoing)) return settle();
+/** A step between entries of one place: the router need not hear of it. One that closes nothing goes on to the next. */
+const onStep = (event: PopStateEvent): void => {
+  const was = at;
+  at = entry();
+  if (at.id !== was.id) return;
   event.stopImmediatePropagation();
-  isGoing = false;
-  const more = open.length - held();
-  for (const { close } of more > 0 ? open.slice(-more).reverse() : []) close();
+  if (at.layers > was.layers) return window.history.forward();
+  const more = open.length - at.layers;
+  if (more <= 0) return window.history.back();
+  for (const { close } of open.slice(-more).reverse()) close();
 };
 
 /** Escape closes what is on top, unless something within it has its own use for the key. */
@@ -46,28 +51,36 @@ const onEscape = (event: KeyboardEvent): void => {
   top.close();
 };
 
-/** The router writes its own state over that of the entry where one is: what stands for what is open stays in it. */
-const keepLayers = (): void => {
+/** The router writes its own state over that of the entry where one is: what may be open there stays in it. */
+const followRouter = (): void => {
+  const push = window.history.pushState.bind(window.history);
   const replace = window.history.replaceState.bind(window.history);
-  window.history.replaceState = (data: unknown, unused: string, url?: string | URL | null) => {
-    const isSame = (data as { id?: unknown } | null)?.id === entryId();
-    replace(isSame && held() > 0 ? { layers: held(), ...(data as object) } : data, unused, url);
+  window.history.pushState = (...entered: Parameters<History['pushState']>) => {
+    push(...entered);
+    at = entry();
   };
+  window.history.replaceState = (data: unknown, unused: string, url?: string | URL | null) => {
+    const { id, layers } = entry();
+    const isSame = layers > 0 && (data as { id?: unknown } | null)?.id === id;
+    replace(isSame ? { layers, ...(data as object) } : data, unused, url);
+    at = entry();
+  };
+};
+
+/** Begins to hear of Back and Escape. Before the router does: who listens first is told first. */
+export const hearBack = (): void => {
+  followRouter();
+  at = entry();
+  window.addEventListener('popstate', onStep);
+  window.addEventListener('keydown', onEscape);
 };
 
 /** Something opens over all else: Back and Escape close it, the last that opened first. Returns what is to be called when it is gone. */
 export const openLayer = (close: () => void): (() => void) => {
-  if (!isHeard) {
-    isHeard = true;
-    keepLayers();
-    window.addEventListener('popstate', onBack, { capture: true });
-    window.addEventListener('keydown', onEscape);
-  }
   const layer = { close };
   open.push(layer);
   settle();
   return () => {
     open.splice(open.indexOf(layer), 1);
-    settle();
   };
 };

@@ -21,6 +21,7 @@ const AsWide = ({ children }: { children: (width: number) => ReactNode }) => {
   return (
     <View
       style={styles.bars}
+      testID="chart"
       // Drawn between what is touched, not before it.
       onLayout={({ nativeEvent }) => startTransition(() => setWidth(nativeEvent.layout.width))}
     >

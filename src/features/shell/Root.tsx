@@ -15,6 +15,7 @@ import {
 } from '@/hooks';
 import { loadFonts } from '@/platform/fonts';
 import { fetchSharedLater } from '@/platform/later';
+import { hearBack } from '@/platform/layers';
 import { paintPage } from '@/platform/page';
 import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, Text, TOUCH, useColors } from '@/ui';
 import { Frame } from './Frame';
@@ -23,6 +24,8 @@ import { Frame } from './Frame';
 notifyManager.setScheduler(queueMicrotask);
 
 fetchSharedLater();
+
+hearBack();
 
 // The page asks for them before any of this runs.
 loadFonts({
