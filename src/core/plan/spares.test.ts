@@ -129,6 +129,19 @@ describe('spares are part of what is minimised and proved', () => {
     return least;
   };
 
+  test('where any of a length may run out, a spare of another length will do, and is proved', () => {
+    const given: Case = {
+      parts: 'part,qty,section,length\nPost,1,2x4,130',
+      prices:
+        "store,section,length,material,price,unusable,available\nYard,2x4,8',stud,4,,\nYard,2x4,12',stud,9,,\nMill,2x4,12',stud,8.9,20in,5",
+      settings: { spare: { stud: 0.1 } },
+    };
+    const { project, book } = fromCsv(given);
+    const plan = bestPlan(planInput(project, book), solver, 20);
+    expect(faultsOf(given, plan)).toEqual([]);
+    expect([plan.status, plan.total]).toEqual(['proved', 1300]);
+  });
+
   test('the plan is proved, and no packing with its spares costs less', () => {
     fc.assert(
       fc.property(small, (list) => {

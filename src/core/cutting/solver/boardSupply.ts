@@ -130,7 +130,11 @@ const spareRows = (
   const most = Math.ceil(pieces * share);
   for (const { stock, bought } of own) {
     const shorter = spares.filter((other) => other.stock.length < stock.length);
-    const isEndless = spares.some((other) => other.stock === stock) && stock.offers.every(isAlwaysThere);
+    // One of that length that may run out, and any other length will do.
+    const sameLength = stocks.filter(({ length }) => length === stock.length);
+    const isEndless =
+      spares.some((other) => other.stock === stock) &&
+      sameLength.every(({ offers }) => offers.every(isAlwaysThere));
     if (shorter.length === 0 || !isEndless) continue;
     const isBought = column(0, 0, 1);
     row([...bought, [isBought, -(pieces + most)]], -Infinity, 0);
