@@ -1,4 +1,3 @@
-import { projectMoney, targetOf } from '../budget';
 import { rankOf } from '../lumber';
 import { planInput, planKey, shownBeside, type Plan } from '../plan';
 import { withChanges, type Book, type Project, type ProjectChange } from '../project';
@@ -7,7 +6,6 @@ import type { PlanWith } from './breakEven';
 import { newWork } from './differences';
 import { outcomeOf, type Outcome } from './outcome';
 import { together } from './proposals';
-import { wantsIn } from './wants';
 import type { Saving } from './waysToSave';
 
 /** What a combination gives up against what is chosen, each not below zero; compared in this order. */
@@ -85,17 +83,20 @@ export const underTarget = (
   isOver: () => boolean,
   tell: (found: UnderTarget) => void = () => undefined,
 ): UnderTarget | null => {
-  const target = targetOf(project);
-  const money = projectMoney(project, book, base);
-  if (target === null || money.left === null || money.left >= 0) return null;
-  const search = new Search({ project, book, base, target, over: -money.left, planWith }, combinable(ways));
-  return search.run(isOver, tell);
+  const now = outcomeOf(project, book, base);
+  const target = now?.money.target ?? null;
+  const left = now?.money.left ?? 0;
+  if (!now || target === null || left >= 0) return null;
+  const asked = { project, book, base, now, target, over: -left, planWith };
+  return new Search(asked, combinable(ways)).run(isOver, tell);
 };
 
 interface Asked {
   project: Project;
   book: Book;
   base: Plan;
+  /** What it comes to by that plan. */
+  now: Outcome;
   target: Minor;
   /** How far it is over the target. */
   over: Minor;
@@ -105,22 +106,14 @@ interface Asked {
 class Search {
   private readonly made = new Map<string, Combination | null>();
   private readonly keys = new Map<string, string>();
-  private readonly now: Outcome | null;
-  private readonly total: Minor;
-  private readonly wants: string[];
 
   constructor(
     private readonly asked: Asked,
     private readonly ways: Saving[],
-  ) {
-    const { project, book, base } = asked;
-    this.now = outcomeOf(project, book, base);
-    this.total = projectMoney(project, book, base).total;
-    this.wants = wantsIn(project, book, base);
-  }
+  ) {}
 
   run(isOver: () => boolean, tell: (found: UnderTarget) => void): UnderTarget {
-    for (const way of this.ways) this.keep([way], way.plan);
+    for (const way of this.ways) this.keep([way], this.madeOf([way]), way.plan);
     tell(this.found(false));
     let isAll = true;
     for (const set of this.inTurn()) {
@@ -129,9 +122,7 @@ class Search {
         isAll = false;
         break;
       }
-      const before = this.made.size;
-      this.plan(set);
-      if (this.made.size > before) tell(this.found(false));
+      if (this.plan(set)) tell(this.found(false));
     }
     if (![...this.made.values()].some((one) => one && one.left >= 0)) this.takeAll(isOver);
     return this.found(isAll);
@@ -187,34 +178,40 @@ class Search {
     }
   }
 
-  private plan(set: Saving[]): void {
+  /** Plans a set, where that was not tried. Whether it is known now, and was not before. */
+  private plan(set: Saving[]): boolean {
     const id = idOf(set);
-    if (this.made.has(id)) return;
-    const { project, book, planWith } = this.asked;
+    if (this.made.has(id)) return false;
     this.made.set(id, null);
-    if (!this.areApart(set)) return;
-    const made = withChanges(project, together(set.map(asProposal)).changes);
-    const plan = planWith(made, book);
-    if (plan) this.keep(set, plan);
+    if (!this.areApart(set)) return false;
+    const made = this.madeOf(set);
+    const plan = this.asked.planWith(made.project, this.asked.book);
+    return plan !== null && this.keep(set, made, plan);
   }
 
-  private keep(set: Saving[], plan: Plan): void {
-    const { project, book, base } = this.asked;
-    const { changes } = together(set.map(asProposal));
-    const made = withChanges(project, changes);
-    const isWhole = wantsIn(made, book, plan).every((want) => this.wants.includes(want));
-    const after = outcomeOf(made, book, plan);
-    if (!shownBeside(plan, base) || !isWhole || !after || !this.now) return;
+  /** The project with all of a set, and what that changes. */
+  private madeOf(set: Saving[]): { project: Project; changes: ProjectChange[] } {
+    const { changes } = together(
+      set.map(({ id, title, changes: own }) => ({ id, name: title, changes: own })),
+    );
+    return { project: withChanges(this.asked.project, changes), changes };
+  }
+
+  private keep(set: Saving[], { project, changes }: ReturnType<Search['madeOf']>, plan: Plan): boolean {
+    const { book, base, now } = this.asked;
+    const after = outcomeOf(project, book, plan);
+    if (!shownBeside(plan, base) || !after?.wants.every((want) => now.wants.includes(want))) return false;
     this.made.set(idOf(set), {
       id: idOf(set),
       ways: set.map(({ id, title, tradeOff }) => ({ id, title, tradeOff })),
       changes,
       plan,
       total: after.money.total,
-      saves: this.total - after.money.total,
+      saves: now.money.total - after.money.total,
       left: after.money.left ?? 0,
-      givesUp: givesUpOf(this.now, after, set),
+      givesUp: givesUpOf(now, after, set),
     });
+    return true;
   }
 
   /** Whether no two of them change the same: in either order both do what they do alone. */
@@ -230,9 +227,7 @@ class Search {
   /** What decides the plan of a project with these ways, taken in this order. */
   private keyOf(set: Saving[]): string {
     const id = set.map((way) => way.id).join('\n');
-    const { project, book } = this.asked;
-    const made = withChanges(project, together(set.map(asProposal)).changes);
-    const key = this.keys.get(id) ?? planKey(planInput(made, book));
+    const key = this.keys.get(id) ?? planKey(planInput(this.madeOf(set).project, this.asked.book));
     this.keys.set(id, key);
     return key;
   }
@@ -280,7 +275,6 @@ const givesUpOf = (before: Outcome, after: Outcome, set: Saving[]): GivesUp => {
   };
 };
 
-const asProposal = ({ id, title, changes }: Saving) => ({ id, name: title, changes });
 const idOf = (set: Saving[]): string =>
   set
     .map(({ id }) => id)

@@ -1,4 +1,4 @@
-import { deadlineIn, searchBest, type Deadline, type Progress, type Solver } from '../cutting/solver';
+import { deadlineIn, searchBest, type Progress, type Solver } from '../cutting/solver';
 import { isCarried } from '../cutting/heuristics';
 import { planCost, type Plan } from '../cutting/model';
 import { byHandPlan } from './byHand';
@@ -22,7 +22,8 @@ export const bestPlan = (
   const plan = isPart ? first.rest : first;
   if (!plan || !basket) return first;
   const asWhole = (found: Plan): Plan => (isPart ? { ...first, rest: found } : found);
-  const found = searchBest({ plan, basket, problem }, solver, searchTime(deadline), (progress) =>
+  const left = Math.max(LEAST_SEARCH, deadline.left());
+  const found = searchBest({ plan, basket, problem }, solver, left, (progress) =>
     tell({ ...progress, plan: asWhole(progress.plan) }),
   );
   return asWhole(orByHand(found, problem));
@@ -30,19 +31,11 @@ export const bestPlan = (
 
 /** Seconds that a search has at the least: the first plan of a very long list may take all there are. */
 const LEAST_SEARCH = 0.1;
-const searchTime = ({ left }: Deadline): number => Math.max(LEAST_SEARCH, left());
-
-/** The cheaper of a plan and another for the same; the bound is that of the first. */
-const cheaper = (plan: Plan, other: Plan | null): Plan => {
-  if (!other || planCost(other) >= planCost(plan)) return plan;
-  const least = plan.lowerBound + plan.committedShipping - other.committedShipping;
-  const lowerBound = Math.max(0, Math.min(other.total, least));
-  return { ...other, lowerBound, status: lowerBound >= other.total ? 'proved' : 'bounded' };
-};
 
 /** Where the search had not the time, spare boards may make dearer what is cheaper without: never dearer than by hand. */
 const orByHand = (found: Plan, input: PlanInput): Plan => {
   const hand = byHandPlan(input);
-  const best = cheaper(found, hand && isCarried(hand, input.settings) ? hand : null);
-  return best === found ? found : { ...best, status: 'bounded' };
+  if (!hand || planCost(hand) >= planCost(found) || !isCarried(hand, input.settings)) return found;
+  const least = found.lowerBound + found.committedShipping - hand.committedShipping;
+  return { ...hand, lowerBound: Math.max(0, Math.min(hand.total, least)), status: 'bounded' };
 };

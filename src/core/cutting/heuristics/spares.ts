@@ -3,6 +3,7 @@ import { nameKey } from '../../nameKey';
 import {
   offerFitsInCar,
   tierFor,
+  woodKey,
   type CuttingProblem,
   type Offer,
   type Purchases,
@@ -36,13 +37,17 @@ export const withSpares = (
   if (!mayWantSpares(problem)) return purchases;
   const groups = groupBy(
     purchases.filter(({ offer }) => offer.item.kind === 'board'),
-    ({ offer: { thickness, width, item } }) => `${thickness}x${width}:${nameKey(item.material)}`,
+    ({ offer }) => woodKey(woodOf(offer)),
   );
   const visited = new Set(purchases.map(({ offer }) => offer.storeId));
   return [...purchases, ...groups.flatMap((group) => sparesOf(group, cut, visited, problem))];
 };
 
-type Sized = Pick<Stock, 'thickness' | 'width' | 'material'>;
+const woodOf = ({ thickness, width, item }: Offer): Pick<Stock, 'thickness' | 'width' | 'material'> => ({
+  thickness,
+  width,
+  material: item.material,
+});
 
 /** The spares that are still wanted of one section and material, of which `group` is bought. */
 const sparesOf = (
@@ -53,14 +58,9 @@ const sparesOf = (
 ): Purchases[] => {
   const [first] = group;
   if (!first) return [];
-  const sizeOf = ({ thickness, width, item }: Offer): Sized => ({
-    thickness,
-    width,
-    material: item.material,
-  });
-  const isOfIt = (of: Sized) => isSameWood(of, sizeOf(first.offer));
-  const own = offers.filter((offer) => offer.item.kind === 'board' && isOfIt(sizeOf(offer)));
-  const goes = own.filter((offer) => offerFitsInCar(offer, settings));
+  const wood = woodKey(woodOf(first.offer));
+  const isOfIt = (of: ReturnType<typeof woodOf>) => woodKey(of) === wood;
+  const own = offers.filter((offer) => offer.item.kind === 'board' && isOfIt(woodOf(offer)));
   // The longest that is bought and can be carried; where it may run out, others are as good.
   const longest = Math.max(
     0,
@@ -82,7 +82,8 @@ const sparesOf = (
   let wanted = Math.ceil((cutNow + cutBefore) * share - 1e-9) - (before - cutBefore) - Math.max(0, spare);
   const bought = (offer: Offer) => group.filter((purchase) => purchase.offer.key === offer.key);
   const isBought = (offer: Offer) => Number(bought(offer).length > 0);
-  return [...goes]
+  return own
+    .filter((offer) => offerFitsInCar(offer, settings))
     .sort(
       (a, b) =>
         isBought(b) - isBought(a) ||
@@ -97,9 +98,6 @@ const sparesOf = (
       return [{ offer, quantity: more }];
     });
 };
-
-const isSameWood = (a: Sized, b: Sized): boolean =>
-  a.thickness === b.thickness && a.width === b.width && nameKey(a.material) === nameKey(b.material);
 
 /** How many boards of each stock are cut from what is owned, and how many from what is bought: what is owned comes first. */
 const boardsCut = (stocks: Stock[]): { stock: Stock; owned: number; bought: number }[] =>

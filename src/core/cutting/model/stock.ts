@@ -72,6 +72,13 @@ export const stocksOf = (
   );
 };
 
+/** One key for all boards of one section and material. */
+export const woodKey = ({
+  thickness,
+  width,
+  material,
+}: Pick<Stock, 'thickness' | 'width' | 'material'>): string => `${thickness}x${width}:${nameKey(material)}`;
+
 /** A length, and what of it cannot be used; absent: nothing. */
 export interface Sized {
   length: Ticks;

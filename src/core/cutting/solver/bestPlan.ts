@@ -75,13 +75,13 @@ const COST_TOLERANCE = 0.3;
 
 /** One search: the incumbent, the bound, and what is known of each scenario. */
 class Search {
-  private best: { plan: Plan; cost: number };
   private bound: number;
   private lastTold = '';
   private readonly scenarios: ScenarioState[];
 
+  /** `best`: the first plan, then the best so far. */
   constructor(
-    first: Plan,
+    private best: Plan,
     basket: Basket,
     private readonly problem: CuttingProblem,
     private readonly solvers: SubproblemSolver[],
@@ -90,15 +90,18 @@ class Search {
     private readonly tell: (progress: Progress) => void,
   ) {
     for (const one of solvers) one.suggest(patternsOf(basket, one.subproblem));
-    const used = new Set(first.stores.map(({ storeId }) => storeId));
+    const used = new Set(best.stores.map(({ storeId }) => storeId));
     this.scenarios = storeScenarios(problem, used).map((scenario) => ({
       scenario,
       states: solvers.map((one) => one.stateFor(scenario.stores)),
       closed: 0,
       taken: Infinity,
     }));
-    this.best = { plan: first, cost: planCost(first) };
     this.bound = lowerBound(problem);
+  }
+
+  private get cost(): number {
+    return planCost(this.best);
   }
 
   /** Works until the incumbent is proved, nothing more can be found out, or the time is up. */
@@ -109,14 +112,11 @@ class Search {
 
   /** The scenario with the lowest bound is looked at first, its least known subproblem first. False: there is no more to do. */
   private step(): boolean {
-    this.bound = Math.max(
-      this.bound,
-      Math.min(this.best.cost, ...this.scenarios.map((one) => this.boundOf(one))),
-    );
-    if (this.bound >= this.best.cost) return false;
+    this.bound = Math.max(this.bound, Math.min(this.cost, ...this.scenarios.map((one) => this.boundOf(one))));
+    if (this.bound >= this.cost) return false;
     const open = this.scenarios
       .map((one) => ({ one, bound: this.boundOf(one) }))
-      .filter(({ bound }) => bound < this.best.cost)
+      .filter(({ bound }) => bound < this.cost)
       .sort((a, b) => a.bound - b.bound)
       .map(({ one }) => one);
     const found = open.find(({ states, taken }) => costOf(states) < taken);
@@ -163,9 +163,8 @@ class Search {
   private take(found: Basket): void {
     const plan = planOf(this.problem, found);
     const cost = planCost(plan);
-    const isBetter =
-      cost < this.best.cost || (cost === this.best.cost && tieOf(plan) < tieOf(this.best.plan));
-    if (isBetter && isCarried(plan, this.problem.settings)) this.best = { plan, cost };
+    const isBetter = cost < this.cost || (cost === this.cost && tieOf(plan) < tieOf(this.best));
+    if (isBetter && isCarried(plan, this.problem.settings)) this.best = plan;
   }
 
   /** All subproblems are known: what is left between plan and bound is rounding at the till, and thresholds. */
@@ -177,7 +176,7 @@ class Search {
       this.solvers,
       this.problem,
       this.solver,
-      this.best.cost,
+      this.cost,
       this.deadline,
     );
     if (closed.basket) this.take(closed.basket);
@@ -185,16 +184,16 @@ class Search {
   }
 
   private result(): Plan {
-    const lowest = Math.min(this.best.cost, this.bound);
+    const lowest = Math.min(this.cost, this.bound);
     return {
-      ...this.best.plan,
-      status: lowest >= this.best.cost ? 'proved' : 'bounded',
-      lowerBound: Math.max(0, lowest - this.best.plan.committedShipping),
+      ...this.best,
+      status: lowest >= this.cost ? 'proved' : 'bounded',
+      lowerBound: Math.max(0, lowest - this.best.committedShipping),
     };
   }
 
   private report(doing: Progress['doing']): void {
-    const key = `${doing} ${this.best.cost} ${this.bound}`;
+    const key = `${doing} ${this.cost} ${this.bound}`;
     if (key !== this.lastTold) this.tell({ plan: this.result(), doing });
     this.lastTold = key;
   }

@@ -1,5 +1,13 @@
+import { groupBy } from '../../groupBy';
 import type { Minor } from '../../units';
-import { offerFitsInCar, storeCutsAtLeast, type CuttingProblem, type Offer, type Stock } from '../model';
+import {
+  offerFitsInCar,
+  storeCutsAtLeast,
+  woodKey,
+  type CuttingProblem,
+  type Offer,
+  type Stock,
+} from '../model';
 import { spareShares } from '../heuristics';
 import type { ModelBuilder, StockSupply, Terms } from './modelBuilder';
 
@@ -91,22 +99,20 @@ const feesOf = ({ offers }: Stock, { stores, settings }: CuttingProblem): Map<st
 /** The group of each stock of which spares are wanted. */
 const groupsOf = (stocks: Stock[], problem: CuttingProblem): Map<Stock, Group> => {
   const shareOf = spareShares(problem.settings);
-  const byKind = new Map<string, Group>();
-  const groups = new Map<Stock, Group>();
-  for (const stock of stocks) {
-    const { kind, thickness, width, material, offers, owned } = stock;
-    if (kind !== 'board' || offers.length === 0) continue;
-    const key = `${thickness}x${width}:${material}`;
-    const group = byKind.get(key) ?? { stocks: [], share: Infinity, before: 0 };
-    byKind.set(key, group);
-    groups.set(stock, group);
-    group.stocks.push(stock);
+  const sold = stocks.filter(({ kind, offers }) => kind === 'board' && offers.length > 0);
+  const groups = groupBy(sold, woodKey).map((own): Group => ({
+    stocks: own,
     // Of rough wood it goes by the row: the least of them holds for any that is bought.
-    group.share = Math.min(group.share, ...offers.map(shareOf));
-    group.before += owned.reduce((sum, { count, isBought }) => sum + (isBought ? count : 0), 0);
-  }
-  for (const [stock, { share }] of groups) if (share === 0) groups.delete(stock);
-  return groups;
+    share: Math.min(...own.flatMap(({ offers }) => offers.map(shareOf))),
+    before: own
+      .flatMap(({ owned }) => owned)
+      .reduce((sum, { count, isBought }) => sum + (isBought ? count : 0), 0),
+  }));
+  return new Map(
+    groups
+      .filter(({ share }) => share > 0)
+      .flatMap((group) => group.stocks.map((stock): [Stock, Group] => [stock, group])),
+  );
 };
 
 /** As many spares as are wanted, of the longest that is bought wherever there is always more of it. */

@@ -10,6 +10,7 @@ import {
   type CuttingProblem,
   wantedItems,
   stocksOf,
+  woodKey,
   type Stock,
 } from '../model';
 import { nameKey } from '../../nameKey';
@@ -140,9 +141,9 @@ const generatorsOf = (cutup: CuttingInstance, { settings }: CuttingProblem): Pat
   const { types, stocks } = cutup;
   const uses = stocks.map((stock) => types.map(({ part }) => useOf(part, stock, settings)));
   const families = new Map<string, number[]>();
-  stocks.forEach(({ kind, thickness, width, material }, index) => {
-    if (kind !== 'board' || !uses[index]?.includes('crosscut')) return;
-    const key = `${thickness}x${width}:${material}`;
+  stocks.forEach((stock, index) => {
+    if (stock.kind !== 'board' || !uses[index]?.includes('crosscut')) return;
+    const key = woodKey(stock);
     families.set(key, [...(families.get(key) ?? []), index]);
   });
   const crosscut = [...families.values()].map((own) => {

@@ -1,17 +1,13 @@
+import { groupBy } from '../../groupBy';
 import { nameKey } from '../../nameKey';
 import type { Ticks } from '../../units';
 import { roughWaste } from './money';
-import type { BuyToCheck, CheckAgainst, Note, PlanToCheck } from './types';
+import { carriesIn, type BuyToCheck, type CheckAgainst, type Note, type PlanToCheck } from './types';
 
 /** Whether the spare boards are there that are wanted of each section and material, in the longest length that is bought. */
 export const checkSpares = (plan: PlanToCheck, against: CheckAgainst, note: Note): void => {
-  const groups = new Map<string, BuyToCheck[]>();
-  for (const buy of plan.buys)
-    if (buy.kind === 'board') {
-      const key = `${buy.section}:${nameKey(buy.material)}`;
-      groups.set(key, [...(groups.get(key) ?? []), buy]);
-    }
-  for (const own of groups.values()) {
+  const boards = plan.buys.filter(({ kind }) => kind === 'board');
+  for (const own of groupBy(boards, ({ section, material }) => `${section}:${nameKey(material)}`)) {
     const [{ section, material }] = own as [BuyToCheck];
     const longest = longestSpares(own, against);
     const spare = own.reduce(
@@ -48,12 +44,8 @@ const sparesWanted = (own: BuyToCheck[], plan: PlanToCheck, against: CheckAgains
 
 /** The longest length of a section and material that is bought and goes in the car; null: it may run out, and any length will do. */
 const longestSpares = (own: BuyToCheck[], against: CheckAgainst): Ticks | null => {
-  const { maxCarryLength, maxCarryWidth } = against.settings;
-  const goes = own.filter(
-    ({ length, width }) =>
-      Math.max(length, width) <= (maxCarryLength?.ticks ?? Infinity) &&
-      Math.min(length, width) <= (maxCarryWidth?.ticks ?? Infinity),
-  );
+  const carries = carriesIn('board', against.settings);
+  const goes = own.filter(({ length, width }) => carries(length, width));
   const longest = Math.max(0, ...goes.map(({ length }) => length));
   const [{ section, material }] = own as [BuyToCheck];
   const mayRunOut = against.prices.some(

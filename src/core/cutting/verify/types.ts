@@ -122,3 +122,14 @@ export const newestOf = (rows: PriceRow[]): PriceRow | undefined =>
 
 /** Notes what is wrong: where, and a sentence. */
 export type Note = (place: string, sentence: string) => void;
+
+/** Whether what is so long and wide goes in the car, either way round; sheets may have limits of their own. */
+export const carriesIn = (
+  kind: Kind,
+  { maxCarryLength, maxCarryWidth, maxCarrySheet }: SawSettings,
+): ((a: Ticks, b: Ticks) => boolean) => {
+  const own = kind === 'sheet' ? maxCarrySheet : null;
+  const most = (own?.length ?? maxCarryLength)?.ticks ?? Infinity;
+  const widest = (own?.width ?? maxCarryWidth)?.ticks ?? Infinity;
+  return (a, b) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
+};

@@ -7,6 +7,7 @@ import { replay } from './replay';
 import { checkMoney } from './money';
 import { checkSpares } from './spares';
 import {
+  carriesIn,
   storeOf,
   type BuyToCheck,
   type CheckAgainst,
@@ -158,10 +159,7 @@ const checkCarried = (plan: PlanToCheck, against: CheckAgainst, note: Note): voi
   const { settings } = against;
   for (const layout of plan.layouts) {
     const { source, kind, length, width, storeCuts } = layout;
-    const own = kind === 'sheet' ? settings.maxCarrySheet : null;
-    const most = (own?.length ?? settings.maxCarryLength)?.ticks ?? Infinity;
-    const widest = (own?.width ?? settings.maxCarryWidth)?.ticks ?? Infinity;
-    const goes = (a: number, b: number) => Math.max(a, b) <= most && Math.min(a, b) <= widest;
+    const goes = carriesIn(kind, settings);
     if ('owned' in source || goes(length, width)) continue;
     const kerf = settings.kerf.ticks;
     const place = `${source.item} of ${source.store}`;
