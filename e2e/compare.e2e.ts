@@ -1,17 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
-import { atSite } from './steps';
+import { atSite, cents, total } from './steps';
 import { keyboard, thumb } from './hands';
 
 const at = atSite();
-
-/** The whole sum at the head of the project, in cents: what is spent and to buy. */
-const total = async (page: Page): Promise<number> => {
-  const words = await page.getByTestId('money-strip').getByRole('img').first().getAttribute('aria-label');
-  const [, spent = '', toBuy = ''] = /([\d,.]+) spent, .?([\d,.]+) to buy/.exec(words ?? '') ?? [];
-  return cents(spent) + cents(toBuy);
-};
-const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g, '')) * 100);
 
 /** Waits until the head tells another sum than `before`, and that it is the one expected. */
 const becomes = async (page: Page, expected: number): Promise<void> => {

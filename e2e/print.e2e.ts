@@ -4,8 +4,8 @@ import { atSite } from './steps';
 
 const at = atSite();
 
-/** What of an A4 page is between its margins, in CSS pixels. */
-const A4 = { width: 703, height: 1016 };
+/** How wide an A4 page is between its margins, in CSS pixels. */
+const A4_WIDTH = 703;
 
 for (const [name, size] of [
   ['from a wide screen', WIDE],
@@ -36,7 +36,7 @@ for (const [name, size] of [
             element.scrollHeight > element.clientHeight + 1,
         ).length;
         return { beyond: wide.filter((right) => right > width + 1), clipped };
-      }, A4.width);
+      }, A4_WIDTH);
       expect([place, cut]).toEqual([place, { beyond: [], clipped: 0 }]);
       const pdf = await page.pdf({ format: 'A4' });
       expect(pdf.byteLength).toBeGreaterThan(5_000);

@@ -34,3 +34,13 @@ export const atSite = () => {
   });
   return held;
 };
+
+/** A sum of money as it is written, in cents. */
+export const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g, '')) * 100);
+
+/** The whole sum at the head of the project, in cents: what is spent and to buy. */
+export const total = async (page: Page): Promise<number> => {
+  const words = await page.getByTestId('money-strip').getByRole('img').first().getAttribute('aria-label');
+  const [, spent = '', toBuy = ''] = /([\d,.]+) spent, .?([\d,.]+) to buy/.exec(words ?? '') ?? [];
+  return cents(spent) + cents(toBuy);
+};

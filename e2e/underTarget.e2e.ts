@@ -1,16 +1,9 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { PHONE, visit, WIDE } from '../harness/browser';
-import { atSite } from './steps';
+import { atSite, cents, total } from './steps';
 import { keyboard, thumb } from './hands';
 
 const at = atSite();
-
-const cents = (text: string): number => Math.round(Number(text.replace(/[^\d.]/g, '')) * 100);
-const total = async (page: Page): Promise<number> => {
-  const words = await page.getByTestId('money-strip').getByRole('img').first().getAttribute('aria-label');
-  const [, spent = '', toBuy = ''] = /([\d,.]+) spent, .?([\d,.]+) to buy/.exec(words ?? '') ?? [];
-  return cents(spent) + cents(toBuy);
-};
 
 for (const [name, size, handsOf] of [
   ['on a phone, by touch', PHONE, thumb],

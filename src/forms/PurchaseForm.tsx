@@ -54,7 +54,7 @@ export const PurchaseForm = ({
   const line = at.purchase.lines[at.line];
   // Of the very same thing as it stands: what has changed since is read anew.
   const form = `purchase ${isNew ? at.purchase.storeId : at.purchase.id} ${at.line} ${JSON.stringify(line)}`;
-  const [draft, setDraft] = useKept(form, 'draft', draftOfPurchase(at, isPlanned, currency));
+  const [draft, setDraft] = useKept(form, 'draft', () => draftOfPurchase(at, isPlanned, currency));
   const tries = useTries();
   if (!line) return null;
   const read = readPurchase(draft, { at, isPlanned, stores, settings, currency });

@@ -20,6 +20,7 @@ import {
   nameItem,
   resolve,
   toolsOf,
+  usesStore,
   type Book,
   type Item,
   type Price,
@@ -72,9 +73,7 @@ export const UnpricedFold = ({ open, plan, at }: { open: OpenProject; plan: Plan
 /** What has no price yet, each with a field for what its tag says; all else is planned without it. */
 export const Unpriced = ({ open, needs, at }: Props) => {
   const { project, book, dispatch } = open;
-  const stores = Object.values(book.stores).filter(
-    ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
-  );
+  const stores = Object.values(book.stores).filter((store) => usesStore(project, store));
   const [chosen, setChosen] = useState<string | null>(at ?? null);
   const storeId = stores.some(({ id }) => id === chosen) ? chosen : (lastStore(open, stores) ?? null);
   const save = (item: Item, price: number, pack: number) => {
@@ -237,6 +236,10 @@ const Line = ({
   );
 };
 
+/** What the stores of a project sell. */
+const offersAt = (project: Project, book: Book) =>
+  currentOffers(book).filter(({ storeId }) => usesStore(project, book.stores[storeId]));
+
 /** What is not sold may be ripped from something wider, by who has a table saw. */
 const RipIt = ({ need, open: { project, book, dispatch } }: { need: Need; open: OpenProject }) => {
   const wider = useMemo(() => widerThan(need, project, book), [need, project, book]);
@@ -259,8 +262,7 @@ const RipIt = ({ need, open: { project, book, dispatch } }: { need: Need; open: 
 /** The narrowest section on sale that a part could be ripped from, where the project has no saw for that. */
 const widerThan = ({ kind, parts, longest }: Need, project: Project, book: Book): string | null => {
   if (kind !== 'board' || canRipWith(toolsOf(project.settings, book))) return null;
-  const wider = currentOffers(book)
-    .filter(({ storeId }) => !project.excludedStores.includes(storeId))
+  const wider = offersAt(project, book)
     .filter((offer) => offer.length >= longest && parts.every((part) => ripsTo(part, offer)))
     .sort((a, b) => a.thickness * a.width - b.thickness * b.width);
   return wider[0]?.item.section ?? null;
@@ -272,9 +274,8 @@ const MAX_NEAR = 2;
 
 /** Names on sale that are near a name without a price, the nearest first. */
 const nearNames = (name: string, project: Project, book: Book): string[] => {
-  const names = currentOffers(book)
-    .filter(({ item, storeId }) => item.kind === 'hardware' && !project.excludedStores.includes(storeId))
-    .filter(({ storeId }) => book.stores[storeId]?.currency === project.currency)
+  const names = offersAt(project, book)
+    .filter(({ item }) => item.kind === 'hardware')
     .map((offer) => ({ name: offer.name, near: hardwareNearness(name, offer.name) }))
     .filter(({ near }) => near >= NEAR)
     .sort((a, b) => b.near - a.near || (a.name < b.name ? -1 : 1));

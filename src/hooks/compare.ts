@@ -9,6 +9,7 @@ import { withChanges, type Alternative, type Book, type Project, type ProjectCha
 import { planRequest, type PlanRequest } from '@/state/planRequest';
 import { DERIVED } from './plans';
 import { notify } from '@/data';
+import type { Planner } from '@/workers/planner.worker';
 import { services } from './services';
 import type { OpenProject } from './workspace';
 
@@ -101,33 +102,47 @@ export interface WaysView {
   isLooking: boolean;
 }
 
-/** Looks for ways to save in the background once the plan they are measured against, `base`, is there. */
-export const useWaysToSave = (request: PlanRequest, base: Plan | null): WaysView => {
-  const { project, book } = request;
+/** What a worker works out for a while: its answer once it is there, until then what it has told of. */
+const useTold = <T>(
+  key: unknown[],
+  isAsked: boolean,
+  ask: (planner: Planner, tell: (soFar: T) => void) => Promise<T>,
+): { known: T | null; isLooking: boolean } => {
   const client = useQueryClient();
-  const key = [request.key, bookKey(book), base?.total];
-  const soFar = ['ways so far', ...key];
+  const soFar = ['so far', ...key];
   const { data, isFetching } = useQuery({
-    queryKey: ['ways', ...key],
-    enabled: shownPlan(base) !== null,
+    queryKey: key,
+    enabled: isAsked,
     queryFn: ({ signal }) =>
-      services().pool.run('long', RANKS.ways, signal, (planner) => {
-        const found = new Map<string, Saving>();
-        const heard = (saving: Saving): void => {
-          found.set(saving.id, saving);
-          client.setQueryData(soFar, [...found.values()]);
-        };
-        return planner.waysToSave(project, book, base as Plan, proxy(heard));
-      }),
+      services().pool.run('long', RANKS.ways, signal, (planner) =>
+        ask(planner, (known) => void client.setQueryData(soFar, known)),
+      ),
     ...DERIVED,
   });
-  const { data: partial } = useQuery<Saving[]>({
+  const { data: partial } = useQuery<T | null>({
     queryKey: soFar,
-    queryFn: () => [],
+    queryFn: () => null,
     enabled: false,
     ...DERIVED,
   });
-  return { ways: data ?? partial ?? [], isLooking: isFetching };
+  return { known: data ?? partial ?? null, isLooking: isFetching };
+};
+
+/** Looks for ways to save in the background once the plan they are measured against, `base`, is there. */
+export const useWaysToSave = ({ project, book, key }: PlanRequest, base: Plan | null): WaysView => {
+  const { known, isLooking } = useTold<Saving[]>(
+    ['ways', key, bookKey(book), base?.total],
+    shownPlan(base) !== null,
+    (planner, tell) => {
+      const found = new Map<string, Saving>();
+      const heard = (saving: Saving): void => {
+        found.set(saving.id, saving);
+        tell([...found.values()]);
+      };
+      return planner.waysToSave(project, book, base as Plan, proxy(heard));
+    },
+  );
+  return { ways: known ?? [], isLooking };
 };
 
 /** How the target can be reached with the ways to save that were found; null where it is kept, or while nothing is known. */
@@ -136,38 +151,13 @@ export const useUnderTarget = (
   base: Plan | null,
   { ways, isLooking }: WaysView,
 ): { found: UnderTarget | null; isLooking: boolean } => {
-  const client = useQueryClient();
-  const own = [
-    key,
-    JSON.stringify([project.target, project.budget]),
-    bookKey(book),
-    base?.total,
-    ways.map(({ id }) => id).join('|'),
-  ];
-  const soFar = ['under target so far', ...own];
-  const isAsked = shownPlan(base) !== null && !isLooking && ways.length > 0;
-  const { data, isFetching } = useQuery({
-    queryKey: ['under target', ...own],
-    enabled: isAsked,
-    queryFn: ({ signal }) =>
-      services().pool.run('long', RANKS.ways, signal, (planner) =>
-        planner.underTarget(
-          project,
-          book,
-          base as Plan,
-          ways,
-          proxy((found) => void client.setQueryData(soFar, found)),
-        ),
-      ),
-    ...DERIVED,
-  });
-  const { data: partial } = useQuery<UnderTarget | null>({
-    queryKey: soFar,
-    queryFn: () => null,
-    enabled: false,
-    ...DERIVED,
-  });
-  return { found: data ?? partial ?? null, isLooking: isLooking || isFetching };
+  const target = JSON.stringify([project.target, project.budget]);
+  const { known, isLooking: isCombining } = useTold<UnderTarget | null>(
+    ['under target', key, target, bookKey(book), base?.total, ways.map(({ id }) => id).join('|')],
+    shownPlan(base) !== null && !isLooking && ways.length > 0,
+    (planner, tell) => planner.underTarget(project, book, base as Plan, ways, proxy(tell)),
+  );
+  return { found: known, isLooking: isLooking || isCombining };
 };
 
 /** The prices at which alternatives would cost as little as what is chosen, by the alternative's id; those known so far. */
@@ -203,6 +193,9 @@ export const useBreakEvens = (
 const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: Plan): void =>
   services().plans.keep(planRequest(withChanges(project, changes), book), plan);
 
+/** What is kept has no longer names than these. */
+export const MAX_NAME = 200;
+
 /** Takes a way to do a project as one step: the plan that is known of it stands at once, and one touch takes it back. */
 export const takeWay = (
   { project, book, dispatch, undo }: Pick<OpenProject, 'project' | 'book' | 'dispatch' | 'undo'>,
@@ -210,6 +203,6 @@ export const takeWay = (
   text: string,
 ): void => {
   if (plan) keepPlan(project, book, changes, plan);
-  dispatch({ type: 'choose', name, changes });
+  dispatch({ type: 'choose', name: name.slice(0, MAX_NAME), changes });
   notify({ text, action: { label: 'Undo', run: undo } });
 };

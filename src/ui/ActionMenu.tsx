@@ -51,7 +51,7 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
   }, []);
   useLayer(onClose);
   const onKeyDown = (event: { key: string; preventDefault: () => void }) => {
-    if (event.key === 'Escape' || event.key === 'Tab') {
+    if (event.key === 'Tab') {
       event.preventDefault();
       return onClose();
     }

@@ -55,6 +55,18 @@ const compared = (made: PlanInput, against: CheckAgainst, by: Solver, seconds: n
   return checkPlan(plan, against).length > 0 ? null : plan;
 };
 
+/** Plans one way that is looked at beside what is chosen. */
+const planOfWay =
+  (by: Solver) =>
+  (made: Project, at: Book): Plan | null =>
+    compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY);
+
+/** Whether so many seconds from now are over. */
+const overIn = (seconds: number): (() => boolean) => {
+  const end = performance.now() + seconds * 1000;
+  return () => performance.now() > end;
+};
+
 /** What a worker of the planner can be asked for. */
 const planner = {
   /** Loads the solver. */
@@ -108,10 +120,7 @@ const planner = {
     goal: number,
     fresh: string[],
   ): Promise<BreakEven | null> => {
-    const by = await loaded();
-    return breakEven(project, book, plan, goal, fresh, (made, at) =>
-      compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
-    );
+    return breakEven(project, book, plan, goal, fresh, planOfWay(await loaded()));
   },
   /** Ways to save, each told when it is found; all of them in the end. */
   waysToSave: async (
@@ -120,20 +129,12 @@ const planner = {
     base: Plan,
     tell: (saving: Saving) => void,
   ): Promise<Saving[]> => {
-    const by = await loaded();
+    const planWith = planOfWay(await loaded());
     const found = new Map<string, Saving>();
-    const end = performance.now() + WAYS_LIMIT * 1000;
-    waysToSave(
-      project,
-      book,
-      base,
-      (made, at) => compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
-      () => performance.now() > end,
-      (saving) => {
-        found.set(saving.id, saving);
-        tell(saving);
-      },
-    );
+    waysToSave(project, book, base, planWith, overIn(WAYS_LIMIT), (saving) => {
+      found.set(saving.id, saving);
+      tell(saving);
+    });
     return [...found.values()];
   },
   /** Combinations of ways to save that reach the target; `tell` hears of those known so far. See `underTarget`. */
@@ -144,17 +145,8 @@ const planner = {
     ways: Saving[],
     tell: (found: UnderTarget) => void,
   ): Promise<UnderTarget | null> => {
-    const by = await loaded();
-    const end = performance.now() + COMBINATIONS_LIMIT * 1000;
-    return underTarget(
-      project,
-      book,
-      base,
-      ways,
-      (made, at) => compared(planInput(made, at), againstProject(made, at), by, TIME_LIMIT_WAY),
-      () => performance.now() > end,
-      tell,
-    );
+    const planWith = planOfWay(await loaded());
+    return underTarget(project, book, base, ways, planWith, overIn(COMBINATIONS_LIMIT), tell);
   },
 };
 export type Planner = typeof planner;

@@ -12,6 +12,7 @@ import {
   type Extra,
   type Group,
   type Project,
+  usesStore,
 } from '../project';
 import { isTreated, materialOf, TALL, wantsFinish } from '../lumber';
 import { hazardContext } from './hazardContext';
@@ -56,10 +57,7 @@ export const forgottenIn = (project: Project, book: Book, plan: Plan | null): Fo
     made: shown ? madeOf(project, book, shown) : [],
     groups: madeNow(project),
     names: namesOf(project, book),
-    offers: currentOffers(book).filter(
-      ({ storeId }) =>
-        book.stores[storeId]?.currency === project.currency && !project.excludedStores.includes(storeId),
-    ),
+    offers: currentOffers(book).filter(({ storeId }) => usesStore(project, book.stores[storeId])),
     plan: shown,
   };
   const dismissed = new Set(project.dismissed);

@@ -8,16 +8,14 @@ import {
   withDressed,
   type Offer,
 } from '../pricing';
-import { resolve, type Book, type Project, type ResolvedPart } from '../project';
+import { resolve, type Book, type Project, type ResolvedPart, usesStore } from '../project';
 import { canRipWith, nameKey } from '../lumber';
 
 /** What a project's stores sell, rough wood dressed to its sections in whatever material. */
 export const offersFor = (project: Project, book: Book): Offer[] => {
   const parts = resolve(project, book.materials).parts.map((part) => ({ ...part, materials: [] }));
-  const isUsed = (id: string) =>
-    book.stores[id]?.currency === project.currency && !project.excludedStores.includes(id);
   return withDressed(
-    currentOffers(book).filter(({ storeId }) => isUsed(storeId)),
+    currentOffers(book).filter(({ storeId }) => usesStore(project, book.stores[storeId])),
     parts,
   );
 };

@@ -13,6 +13,7 @@ import {
   type Price,
   type Project,
   type ResolvedPart,
+  usesStore,
 } from '../project';
 import { TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros } from '../units';
 import { planedSections } from '../pricing';
@@ -30,8 +31,7 @@ export const againstProject = (
     parts,
     prices: Object.values(book.prices).flatMap((price) => {
       const store = book.stores[price.storeId];
-      const isUsed = store?.currency === project.currency && !project.excludedStores.includes(store.id);
-      return isUsed ? [rowOf(store.name, price)] : [];
+      return store && usesStore(project, store) ? [rowOf(store.name, price)] : [];
     }),
     owned: [
       ...project.purchases.flatMap(({ lines }) =>

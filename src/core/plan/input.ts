@@ -11,6 +11,7 @@ import {
   shippingFor,
   tagName,
   toolsOf,
+  usesStore,
 } from '../project';
 import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
 import { currentOffers, withDressed, type Offer } from '../pricing';
@@ -33,9 +34,7 @@ const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 const makeInput = (project: Project, book: Book): PlanInput => {
   const { parts, problems } = resolve(project, book.materials);
   const settings = withTools(project, book);
-  const usable = Object.values(book.stores).filter(
-    ({ id, currency }) => currency === project.currency && !project.excludedStores.includes(id),
-  );
+  const usable = Object.values(book.stores).filter((store) => usesStore(project, store));
   const ids = new Set(usable.map(({ id }) => id));
   const useful = usefulOffers({
     parts,

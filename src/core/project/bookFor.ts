@@ -49,3 +49,9 @@ export const sideOf = ({ isSample }: Pick<Project | Store, 'isSample'>): BookSid
 /** The book that a project buys from. */
 export const bookFor = (project: Pick<Project, 'isSample'>, book: Book): Book =>
   bookSide(book, sideOf(project));
+
+/** Whether a project buys at a store: in its own money, and it is not left out. */
+export const usesStore = (
+  { currency, excludedStores }: Pick<Project, 'currency' | 'excludedStores'>,
+  store: Pick<Store, 'id' | 'currency'> | undefined,
+): boolean => store?.currency === currency && !excludedStores.includes(store.id);

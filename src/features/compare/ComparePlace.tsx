@@ -7,6 +7,7 @@ import { groupBy } from '@/core/groupBy';
 import { type PlanProblem } from '@/core/plan';
 import { chosenOption, type Alternative } from '@/core/project';
 import {
+  MAX_NAME,
   newId,
   notify,
   takeWay,
@@ -195,10 +196,10 @@ const Twins = ({ columns }: { columns: Column[] }) => {
   );
 };
 
-/** As it is kept: what is kept has no longer names than these. */
+/** As it is kept. */
 const asAlternative = ({ id, name, changes }: Alternative): Alternative => ({
   id: id.length > 100 ? newId() : id,
-  name: name.slice(0, 200),
+  name: name.slice(0, MAX_NAME),
   changes,
 });
 

@@ -19,11 +19,7 @@ export const SaveView = ({ open, base, ways, onTry }: Props) => {
   const underTarget = useUnderTarget(request, base, ways);
   const over = Math.max(0, -(money.left ?? 0));
   const take = (way: Pick<Combination, 'changes' | 'plan' | 'saves'>, name: string): void =>
-    takeWay(
-      open,
-      { ...way, name: name.slice(0, MAX_NAME) },
-      `${name}: ${formatMoney(way.saves, project.currency)} less.`,
-    );
+    takeWay(open, { ...way, name }, `${name}: ${formatMoney(way.saves, project.currency)} less.`);
   return (
     <>
       {over > 0 ? (
@@ -39,6 +35,3 @@ export const SaveView = ({ open, base, ways, onTry }: Props) => {
     </>
   );
 };
-
-/** What is kept has no longer names than these. */
-const MAX_NAME = 200;

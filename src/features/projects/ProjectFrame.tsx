@@ -49,8 +49,11 @@ const Head = ({ open }: { open: OpenProject }) => {
   const isStale = snapshot?.phase !== 'current';
   const colors = useColors();
   const isWide = useIsWide();
-  const isShort = useIsLow();
+  const isLow = useIsLow();
   const isNarrow = useIsNarrow();
+  // The low strip says it not itself.
+  const total =
+    isLow && snapshot ? formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency) : null;
   const router = useRouter();
   useUndoKeys(undo, redo);
   useReadyToCompare();
@@ -58,7 +61,7 @@ const Head = ({ open }: { open: OpenProject }) => {
     <View
       style={[
         styles.head,
-        isShort && styles.lowHead,
+        isLow && styles.lowHead,
         { backgroundColor: colors.paper, borderColor: colors.hairline },
       ]}
     >
@@ -69,37 +72,24 @@ const Head = ({ open }: { open: OpenProject }) => {
         <Text size="headline" style={[styles.name, isWide && styles.nameWide]} numberOfLines={1}>
           {project.name}
         </Text>
-        {isShort && !isNarrow && snapshot ? (
-          <Text size="title">
-            {formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency)}
-          </Text>
-        ) : null}
+        {total && !isNarrow ? <Text size="title">{total}</Text> : null}
         {isNarrow ? null : <UndoRedo open={open} />}
         <ProjectMenu open={open} />
       </View>
       <View
-        style={[
-          styles.strip,
-          isShort && styles.lowStrip,
-          isWide && styles.stripWide,
-          isStale && styles.stale,
-        ]}
+        style={[styles.strip, isLow && styles.lowStrip, isWide && styles.stripWide, isStale && styles.stale]}
         aria-busy={snapshot?.phase !== 'failed' && isStale}
         testID="money-strip"
       >
         {snapshot ? <OpensSums snapshot={snapshot} /> : null}
-        {isShort && isNarrow && snapshot ? (
-          <Text size="strong">
-            {formatMoney(snapshot.money.spent + snapshot.money.toBuy, project.currency)}
-          </Text>
-        ) : null}
+        {total && isNarrow ? <Text size="strong">{total}</Text> : null}
         {snapshot ? (
           <MoneyStrip
             spent={snapshot.money.spent}
             toBuy={snapshot.money.toBuy}
             reserve={snapshot.money.reserve}
             target={snapshot.money.target}
-            size={isShort ? 'small' : 'full'}
+            size={isLow ? 'small' : 'full'}
             isIncomplete={!snapshot.money.complete}
             format={(sum) => formatMoney(sum, snapshot.project.currency)}
           />

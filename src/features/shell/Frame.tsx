@@ -27,7 +27,7 @@ const usePlaces = (): {
 /** The navigation around every place: a bar at the foot on a phone, a rail at the left on a wide screen. */
 export const Frame = ({ children }: { children: ReactNode }) => {
   const isWide = useIsWide();
-  const isShort = useIsLow();
+  const isLow = useIsLow();
   const { top, inProject, projectName } = usePlaces();
   const colors = useColors();
   const { width } = useWindowDimensions();
@@ -40,13 +40,13 @@ export const Frame = ({ children }: { children: ReactNode }) => {
         </View>
         <ScrollView
           horizontal
-          style={[styles.foot, isShort && styles.lowFoot, { backgroundColor: colors.bar }]}
+          style={[styles.foot, isLow && styles.lowFoot, { backgroundColor: colors.bar }]}
           contentContainerStyle={styles.footLinks}
           role="navigation"
           aria-label="Places"
         >
           {foot.map((place) => (
-            <FootLink key={place.name} {...place} isLow={isShort} isNarrow={width < foot.length * WORD} />
+            <FootLink key={place.name} {...place} isLow={isLow} isNarrow={width < foot.length * WORD} />
           ))}
         </ScrollView>
       </View>

@@ -46,7 +46,7 @@ export const TargetForm = ({
     'sum',
     project.target === null ? '' : writeMoney(project.target, currency),
   );
-  const [parts, setParts] = useKept(form, 'parts', texts(budget, currency));
+  const [parts, setParts] = useKept(form, 'parts', () => texts(budget, currency));
   const [reserve, setReserve] = useKept(
     form,
     'reserve',
