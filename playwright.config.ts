@@ -10,7 +10,7 @@ export default defineConfig({
   timeout: 180_000,
   forbidOnly: true,
   reporter: [['line'], ['json', { outputFile: '.billet/browser.json' }]],
-  // What failed is done once more, only to have its trace: `bin/test` counts it as failed all the same.
+  // What failed is done once more and has its trace then: `bin/test` tells it, and forgives it twice a run.
   retries: 1,
   use: { trace: 'on-first-retry' },
 });

@@ -39,6 +39,52 @@ const unreachable = (page: Page): Promise<string[]> =>
       .map((element) => element.outerHTML.slice(0, 200)),
   );
 
+/** What can be touched and stands beyond the sides of the screen, and nothing that scrolls brings in. */
+const outOfReach = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const isScrolledIn = (element: Element): boolean => {
+      for (let above = element.parentElement; above; above = above.parentElement)
+        if (/auto|scroll/.test(getComputedStyle(above).overflowX) && above.scrollWidth > above.clientWidth)
+          return true;
+      return false;
+    };
+    return [
+      ...document.querySelectorAll<HTMLElement>('button, a, input, [role=button], [role=tab], [role=radio]'),
+    ]
+      .filter((element) => element.getClientRects().length > 0)
+      .map((element) => ({ element, box: element.getBoundingClientRect() }))
+      .filter(({ box }) => box.right > window.innerWidth + 1 || box.left < -1)
+      .filter(({ element }) => !isScrolledIn(element))
+      .map(({ element }) => element.getAttribute('aria-label') ?? element.innerText);
+  });
+
+/**
+ * WCAG 2.2, 1.4.10 and 1.4.12: without scrolling in two directions at 320 CSS pixels, and so with the spacing
+ * of text that somebody who reads badly sets. The page is narrowed with the view open, as by zooming in.
+ */
+const holdsWhenNarrow = async (page: Page, size: typeof PHONE): Promise<void> => {
+  const narrow = { width: 320, height: 640 };
+  await page.setViewportSize(narrow);
+  for (const isSpaced of [false, true]) {
+    await page.evaluate((is) => {
+      const sheet = new CSSStyleSheet();
+      if (is)
+        sheet.replaceSync(
+          '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important }',
+        );
+      document.adoptedStyleSheets = [sheet];
+    }, isSpaced);
+    await expect
+      .poll(async () => [
+        await page.evaluate(() => document.documentElement.scrollWidth),
+        await outOfReach(page),
+        isSpaced,
+      ])
+      .toEqual([narrow.width, [], isSpaced]);
+  }
+  await page.setViewportSize(size);
+};
+
 /** Every main view of the samples in a browser of a size: what axe says of it, and whether a thumb and a keyboard reach all. */
 export const lookAtEveryView = (name: string, size: typeof PHONE, theme: 'light' | 'dark'): void => {
   const at = atSite();
@@ -76,6 +122,7 @@ export const lookAtEveryView = (name: string, size: typeof PHONE, theme: 'light'
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
           size.width,
         );
+        if (size.width < 400) await holdsWhenNarrow(page, size);
         expect(complaints.splice(0)).toEqual([]);
       });
   });

@@ -22,6 +22,15 @@ const compared = (page: Page) =>
     .waitFor();
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
 
+/** A measure is a word to press on a phone and a field where there is room: whichever of the two is there. */
+const openMeasure = async (page: Page, name: string): Promise<void> => {
+  const word = page.getByRole('button', { name: new RegExp(`^Change ${name}, `) });
+  const field = page.getByRole('textbox', { name, exact: true });
+  await word.or(field).first().waitFor();
+  if (await word.isVisible()) await word.click();
+  else await field.focus();
+};
+
 export const VIEWS: View[] = [
   {
     name: 'projects',
@@ -88,8 +97,7 @@ export const VIEWS: View[] = [
     path: '/project/compost-station/parts',
     ready: strip,
     open: async (page) => {
-      const word = page.getByRole('button', { name: /^Change length, 36/ });
-      if (await word.isVisible()) await word.click();
+      await openMeasure(page, 'length');
       await press(page, 'Rename or delete length');
     },
   },
@@ -97,11 +105,7 @@ export const VIEWS: View[] = [
     name: 'keypad',
     path: '/project/compost-station/parts',
     ready: strip,
-    open: async (page) => {
-      const word = page.getByRole('button', { name: /^Change length, 36/ });
-      if (await word.isVisible()) await word.click();
-      else await page.getByRole('textbox', { name: 'length', exact: true }).focus();
-    },
+    open: (page) => openMeasure(page, 'length'),
   },
   {
     name: 'fasteners',

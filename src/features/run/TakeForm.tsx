@@ -136,6 +136,6 @@ const Choosing = ({ line: { item }, book }: { line: RunLine; book: Book }) => {
 
 const styles = StyleSheet.create({
   foot: { flex: 1, gap: 8 },
-  others: { flexDirection: 'row', gap: 8, justifyContent: 'space-between' },
+  others: { flexDirection: 'row', flexWrap: 'wrap', gap: 8, justifyContent: 'space-between' },
   notes: { gap: 6, marginTop: 6 },
 });
