@@ -62,7 +62,7 @@ export const useAlternatives = (
   const plans = useQueries({
     queries: requests.map((request) => ({
       queryKey: ['alternative', request.key],
-      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.compare(request, RANKS.plan, signal),
+      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.cache.compare(request, RANKS.plan, signal),
       ...DERIVED,
     })),
   });
@@ -191,7 +191,7 @@ export const useBreakEvens = (
 
 /** Keeps a proved plan of what a project is about to become, so that it is there at once. */
 const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: Plan): void =>
-  services().plans.keep(planRequest(withChanges(project, changes), book), plan);
+  services().plans.cache.keep(planRequest(withChanges(project, changes), book), plan);
 
 /** What is kept has no longer names than these. */
 export const MAX_NAME = 200;

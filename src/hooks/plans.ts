@@ -5,7 +5,7 @@ import { bestOf, planCost, shownBeside, shownPlan, type Plan } from '@/core/plan
 import type { Book, Project } from '@/core/project';
 import type { Minor } from '@/core/units';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
-import type { PlanSnapshot } from '@/state/planService';
+import type { PlanSnapshot } from '@/state/planSnapshot';
 
 import { snapshotKey } from './queryBridge';
 import { services } from './services';
@@ -72,7 +72,7 @@ export const usePlanned = (open: OpenProject): PlannedProject | null => {
 export const useByHand = (request: PlanRequest): Minor | null => {
   const { data } = useQuery({
     queryKey: ['by hand', request.key],
-    queryFn: ({ signal }) => services().plans.byHand(request, signal),
+    queryFn: ({ signal }) => services().plans.cache.byHand(request, signal),
     ...DERIVED,
   });
   return data ?? null;
@@ -90,8 +90,8 @@ export const usePlanDifference = (projects: Project[], book: Book, next: Book | 
     queryFn: async ({ signal }) => {
       let sum = 0;
       for (const [before, after] of pairs) {
-        const now = shownPlan(await services().plans.first(before, signal));
-        const then = shownPlan(await services().plans.first(after, signal));
+        const now = shownPlan(await services().plans.cache.first(before, signal));
+        const then = shownPlan(await services().plans.cache.first(after, signal));
         sum += (then ? planCost(then) : 0) - (now ? planCost(now) : 0);
       }
       return sum;
@@ -117,14 +117,14 @@ export const useSeveral = ({ project, book, plan: now }: PlannedProject, counts:
   const first = useQueries({
     queries: requests.map((request) => ({
       queryKey: ['first', request.key],
-      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.first(request, signal),
+      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.cache.first(request, signal),
       ...DERIVED,
     })),
   });
   const best = useQueries({
     queries: requests.map((request, index) => ({
       queryKey: ['best', request.key],
-      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.search(request, signal),
+      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.cache.search(request, signal),
       enabled: shownPlan(first[index]?.data ?? null)?.status === 'bounded',
       ...DERIVED,
     })),

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { rackClaims, rackFor, type Plan, type RackClaim } from '@/core/plan';
 import type { RackEntry } from '@/core/project';
 import { readKeptPlan } from '@/data';
-import type { KeptPlan } from '@/state/planService';
+import type { KeptPlan } from '@/state/planSnapshot';
 import type { PlannedProject } from './plans';
 import { useProjects } from './workspace';
 

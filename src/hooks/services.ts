@@ -8,7 +8,8 @@ import { livingTabs, stayAlive } from '@/platform/tabs';
 import { coreCount, startPlanner } from '@/platform/workers';
 import { browserStorage } from '@/state/browserStorage';
 import { Journal } from '@/state/journal';
-import { PlanService, type KeptPlan, type PlanSource } from '@/state/planService';
+import { PlanService } from '@/state/planService';
+import type { KeptPlan, PlanSource } from '@/state/planSnapshot';
 import { MovedElsewhere } from '@/state/movedElsewhere';
 import { WorkerPool, type PooledWorker } from '@/state/workerPool';
 import { wallClock } from '@/state/writeQueue';
@@ -66,7 +67,7 @@ const tellOfOthers = (workspace: WorkspaceStore, plans: PlanService): void => {
     state: () => workspace.state,
     clock: wallClock,
     openId: openProjectId,
-    search: (request, signal) => plans.search(request, signal),
+    search: (request, signal) => plans.cache.search(request, signal),
     tell: (text) =>
       addToNotice(text, {
         label: 'Undo',

@@ -1,48 +1,11 @@
-import { LRUCache } from 'lru-cache';
-import { projectMoney, type ProjectMoney } from '@/core/budget';
+import { projectMoney } from '@/core/budget';
 import { bestOf, refusedPlan, shownPlan, type Plan, type PreviousPlan, type Progress } from '@/core/plan';
-import type { Book, Project } from '@/core/project';
 import type { Planner } from '@/workers/planner.worker';
+import { PlanCache, RANK, type FoundPlan } from './planCache';
 import { againstOf, planRequest, type PlanRequest } from './planRequest';
+import type { KeptPlan, PlanSnapshot, PlanSource, PlanStorage } from './planSnapshot';
 import type { WorkerPool } from './workerPool';
 import type { Clock } from './writeQueue';
-
-/** A project, its prices, its plan and its money: all of one generation, always. */
-export interface PlanSnapshot extends PlanRequest {
-  /** Goes up with every state of project and prices that is shown. */
-  generation: number;
-  plan: Plan;
-  money: ProjectMoney;
-  /** `planning`: a newer state is being planned, and this is the one before; `failed`: that could not be done. */
-  phase: 'current' | 'planning' | 'failed';
-  /** What is being done to find a cheaper plan; null: nothing any more. */
-  doing: Progress['doing'] | null;
-  /** What went wrong with the search, for a person; null: nothing. The plan shown passed its check all the same. */
-  failure: string | null;
-}
-
-/** A plan as it is kept with its project, over a reload. */
-export interface KeptPlan {
-  key: string;
-  plan: Plan;
-  /** What it followed from, for what is left of it after something was bought. */
-  input: PreviousPlan['input'];
-  /** The search for a better one has ended. */
-  isSearched: boolean;
-}
-
-/** Where plans are kept. Losing one loses nothing but time. */
-export interface PlanStorage {
-  read: (projectId: string) => Promise<KeptPlan | null>;
-  write: (projectId: string, kept: KeptPlan) => Promise<void>;
-}
-
-/** Where projects and prices come from. */
-export interface PlanSource {
-  current: (projectId: string) => { project: Project; book: Book } | null;
-  /** Calls back when a project, or the book, became another. */
-  subscribe: (listener: (changed: { projectIds: string[]; book: boolean }) => void) => () => void;
-}
 
 interface Options {
   source: PlanSource;
@@ -75,9 +38,6 @@ interface Watched {
 const DEBOUNCE = 500;
 /** What nobody looks at is planned on for so long, in ms. */
 const GRACE = 2_000;
-/** Plans kept in memory. */
-const MAX_CACHED = 200;
-const RANK = { first: 0, byHand: 1, search: 1, several: 4 };
 /** A plan that is shown is written behind it, in ms. */
 const WRITE_DELAY = 300;
 
@@ -87,10 +47,12 @@ const WRITE_DELAY = 300;
  */
 export class PlanService {
   private readonly watched = new Map<string, Watched>();
-  private readonly cache = new LRUCache<string, { plan: Plan; isSearched: boolean }>({ max: MAX_CACHED });
+  /** What single requests came to, here and where ways are compared. */
+  readonly cache: PlanCache;
   private readonly listeners = new Set<(projectId: string, snapshot: PlanSnapshot) => void>();
 
   constructor(private readonly options: Options) {
+    this.cache = new PlanCache(options.pool, options.proxy);
     options.source.subscribe(({ projectIds, book }) => {
       for (const id of book ? this.watched.keys() : projectIds) this.refreshSoon(id);
     });
@@ -127,53 +89,6 @@ export class PlanService {
     if (!watched || !snapshot || snapshot.doing === null) return;
     this.stopSearch(watched);
     this.finish(projectId, watched, snapshot, snapshot.plan, null);
-  }
-
-  /** The plan of one way to do a project, from the cache where it was searched for before. Rejects where it fails its check. */
-  async compare(request: PlanRequest, rank: number, signal: AbortSignal): Promise<Plan> {
-    const held = this.cache.get(request.key);
-    if (held?.isSearched) return held.plan;
-    const plan = await this.options.pool.run('long', rank, signal, (planner) =>
-      planner.compare(request.input, againstOf(request)),
-    );
-    this.cache.set(request.key, { plan, isSearched: plan.status === 'proved' });
-    return plan;
-  }
-
-  /** A plan at once, checked, from the cache where there is one. */
-  async first(request: PlanRequest, signal: AbortSignal): Promise<Plan> {
-    const held = this.cache.get(request.key);
-    return (
-      held?.plan ??
-      this.options.pool.run('quick', RANK.first, signal, (planner) =>
-        planner.firstPlan(request.input, againstOf(request), null, null),
-      )
-    );
-  }
-
-  /** The best plan of a request, from the cache where it was searched for before; it waits for the searches of what is open. */
-  async search(request: PlanRequest, signal: AbortSignal): Promise<Plan> {
-    const held = this.cache.get(request.key);
-    if (held?.isSearched) return held.plan;
-    const plan = await this.options.pool.run('long', RANK.several, signal, (planner) =>
-      planner.search(
-        request.input,
-        againstOf(request),
-        this.options.proxy(() => undefined),
-      ),
-    );
-    this.cache.set(request.key, { plan, isSearched: true });
-    return plan;
-  }
-
-  /** What buying by hand would come to; null where no store has everything. */
-  byHand({ input }: PlanRequest, signal: AbortSignal): Promise<number | null> {
-    return this.options.pool.run('quick', RANK.byHand, signal, (planner) => planner.byHand(input));
-  }
-
-  /** Puts in what is known of a request, so that it is there at once when it is asked for. */
-  keep(request: PlanRequest, plan: Plan): void {
-    if (plan.status === 'proved') this.cache.set(request.key, { plan, isSearched: true });
   }
 
   private watch(projectId: string): Watched {
@@ -252,11 +167,7 @@ export class PlanService {
     }
   }
 
-  private async firstOf(
-    watched: Watched,
-    request: PlanRequest,
-    signal: AbortSignal,
-  ): Promise<{ plan: Plan; isSearched: boolean }> {
+  private async firstOf(watched: Watched, request: PlanRequest, signal: AbortSignal): Promise<FoundPlan> {
     const { input, key } = request;
     const held = this.cache.get(key);
     if (held) return held;

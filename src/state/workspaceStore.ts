@@ -1,4 +1,4 @@
-import { withRecordedCharges, type Book, type Project } from '@/core/project';
+import { withRecordedCharges, type Project } from '@/core/project';
 import {
   DEFAULT_SETTINGS,
   newProjectRecord,
@@ -11,12 +11,14 @@ import {
 import type { Stored } from '@/data/repository';
 import { heldBy, nextStep, type Step, type Way } from './history';
 import type { Journal } from './journal';
+import { KeepingNotice } from './keepingNotice';
 import { BOOK, SETTINGS, type JournalEntry } from './journalEntry';
 import { historyIn, perform, turnedIds, type Performed } from './perform';
 import type { WorkspaceCommand } from './transaction';
 import { RecordKeeper, type Kept } from './recordKeeper';
 import type { Workspace, WorkspaceEvent, WorkspaceStorage } from './workspace';
-import type { Clock, WriteOutcome } from './writeQueue';
+import { THE_BOOK, charged, isNothing, newerIn, withStored, without } from './workspaceChanges';
+import type { Clock } from './writeQueue';
 
 export { emptyWorkspace, type Workspace, type WorkspaceEvent, type WorkspaceStorage } from './workspace';
 
@@ -28,9 +30,6 @@ interface Options {
   clock: Clock;
   newId: () => string;
 }
-
-/** A change that is not kept after so long, in ms, is told. */
-const SLOW_AFTER = 2000;
 
 type Place = { projectId: string } | 'book' | 'settings';
 /** An entry without what tells it from others. */
@@ -48,9 +47,7 @@ export class WorkspaceStore {
   private loading: Promise<Workspace> | null = null;
   private readonly listeners = new Set<(event: WorkspaceEvent) => void>();
   private readonly keeper: RecordKeeper;
-  /** What was told last of something that is not kept; null: all is. */
-  private told: 'slow' | 'notKept' | null = null;
-  private isWatching = false;
+  private readonly notice: KeepingNotice;
 
   constructor(private readonly options: Options) {
     this.keeper = new RecordKeeper({
@@ -59,8 +56,9 @@ export class WorkspaceStore {
       write: (key, tags, own) => this.write(key, tags, own),
       rebase: (key) => this.rebase(key),
       onKept: (entryId) => options.journal.strike(entryId),
-      onOutcome: (outcome, isFailing, error) => this.heard(outcome, isFailing, error),
+      onOutcome: (outcome, isFailing, error) => this.notice.heard(outcome, isFailing, error),
     });
+    this.notice = new KeepingNotice(this.keeper, options.clock, (event) => this.tell(event));
   }
 
   /** What is kept; null while it is read. */
@@ -270,7 +268,7 @@ export class WorkspaceStore {
       ...(settings ? [SETTINGS] : []),
     ];
     for (const key of keys) this.keeper.enqueue(key, entry);
-    this.watch();
+    this.notice.watch();
     this.tell({
       kind: 'changed',
       projectIds: record ? [record.project.id] : [],
@@ -350,63 +348,7 @@ export class WorkspaceStore {
     return fault ? null : name;
   }
 
-  /** Tells where what was just done is not kept in a while. */
-  private watch(): void {
-    if (this.isWatching) return;
-    this.isWatching = true;
-    this.options.clock.after(SLOW_AFTER, () => {
-      this.isWatching = false;
-      if (!this.keeper.hasUnwritten || this.told) return;
-      this.told = 'slow';
-      this.tell({ kind: 'slow' });
-    });
-  }
-
-  private heard(outcome: WriteOutcome, isFailing: boolean, error: unknown): void {
-    if (outcome === 'failed') {
-      if (this.told !== 'notKept') this.tell({ kind: 'notKept', error });
-      this.told = 'notKept';
-    } else if (this.told && !isFailing && !this.keeper.hasUnsavedAny) {
-      this.told = null;
-      this.tell({ kind: 'keptAgain' });
-    }
-  }
-
   private tell(event: WorkspaceEvent): void {
     for (const listener of this.listeners) listener(event);
   }
 }
-
-const THE_BOOK = 'The price book';
-
-/** What a newer Billet wrote among what would be made anew, by its name; null: nothing of it. */
-const newerIn = (workspace: Workspace, { record, book }: Performed): string | null =>
-  record && workspace.records[record.project.id]?.isNewer
-    ? record.project.name
-    : book && workspace.book.isNewer
-      ? THE_BOOK
-      : null;
-
-const isNothing = ({ record, book, settings }: Performed): boolean => !record && !book && !settings;
-
-/** A record whose purchases say what trips and shipping came to. */
-const charged = (record: ProjectRecord, book: Book): ProjectRecord => {
-  const project = withRecordedCharges(record.project, book.stores);
-  return project === record.project ? record : { ...record, project };
-};
-
-/** A workspace in which something that cannot be read is no more. */
-const without = (workspace: Workspace | null, { key }: Damaged): Workspace | null =>
-  workspace && { ...workspace, damaged: workspace.damaged.filter((one) => one.key !== key) };
-
-/** One in which a project is what is stored of it. */
-const withStored = (workspace: Workspace, key: string, stored: Stored<ProjectRecord> | Damaged): Workspace =>
-  'problems' in stored
-    ? withDamaged(workspace, stored)
-    : { ...workspace, records: { ...workspace.records, [key]: stored.record } };
-
-/** One in which a project cannot be read any more. */
-const withDamaged = (workspace: Workspace, damaged: Damaged): Workspace => {
-  const { [damaged.id]: _, ...records } = workspace.records;
-  return { ...workspace, records, damaged: [...workspace.damaged, damaged] };
-};

@@ -4,18 +4,15 @@ import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './
 import { cutRow, faceCut } from './cuttingPlanes';
 import type { Solver } from './highs';
 import {
-  generateColumns,
   integerProgram,
-  madeFeasible,
-  newMaster,
   newPatternPool,
   withPatternRows,
   type ColumnGenerationResult,
-  type Master,
   type PatternPool,
 } from './master';
 import { withFixedColumns, type Program, type Row } from './modelBuilder';
 import { newPurchaser, type Purchaser } from './purchases';
+import { Relaxation } from './relaxation';
 import { shelfSearch } from './shelfSearch';
 import { faceWorths, sequentialValueCorrection } from './sequentialValueCorrection';
 import type { Subproblem } from './subproblem';
@@ -41,18 +38,10 @@ export interface SubproblemState {
 
 /** Feasibility tolerance on the sizes of missing pieces, on a scale of the largest. */
 const MISSING_TOLERANCE = 1e-7;
-/** A piece counts as missing from this share on. */
-const PIECE_TOLERANCE = 1e-6;
 /** So many purchases are looked at for a better bound. */
 const MAX_BOUND_ROUNDS = 40;
 /** So many dives are made on the boards of the cheapest purchase. */
 const MAX_DIVES = 6;
-/** Patterns near the bound that are handed to the solver together. */
-const MAX_NEAR = 12_000;
-/** A missing piece costs so many times the dearest purchase; raised by the same where pieces are still missing. */
-const PENALTY_FACTOR = 20;
-/** How often the penalty is raised before pieces that are still missing count as impossible. */
-const MAX_PENALTY_RAISES = 2;
 /** The heuristic and the dives leave this share of the time to what comes after, and the last look this one. */
 const SHARE_LEFT = 0.6;
 const LAST_SHARE_LEFT = 0.2;
@@ -70,13 +59,10 @@ export class SubproblemSolver {
   readonly cuts: Row[] = [];
   private readonly pool: PatternPool;
   private readonly states = new Map<string, SubproblemState>();
-  private readonly roots = new WeakMap<SubproblemState, ColumnGenerationResult>();
+  private readonly relaxation: Relaxation;
   private readonly purchaser: Purchaser;
   private readonly isParted: boolean;
   private readonly steps: readonly NextStep[];
-  private penalty: number;
-  private raises = 0;
-  private master: Master | null = null;
   private filler: Filler | null = null;
 
   /** `tolerance`: two costs this near are the same. */
@@ -91,7 +77,7 @@ export class SubproblemSolver {
     this.isParted = subproblem.wood.generators.some((generator) => generator.panel !== null);
     const isOfSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
     this.steps = isOfSheets && subproblem.pieces >= MANY_PIECES ? HEURISTIC_FIRST : BOUND_FIRST;
-    this.penalty = PENALTY_FACTOR * Math.max(1, ...subproblem.program.cost);
+    this.relaxation = new Relaxation(subproblem, solver, this.pool, deadline, this.isParted);
     const byFace = faceCut(subproblem);
     if (byFace) this.cuts.push(byFace);
   }
@@ -134,14 +120,13 @@ export class SubproblemSolver {
 
   /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
   near(state: SubproblemState, cost: number): Pattern[] | null {
-    return this.subproblem.wood.types.length === 0 ? [] : this.nearTo(state, cost);
+    return this.subproblem.wood.types.length === 0 ? [] : this.relaxation.near(state.stores, cost);
   }
 
   /** Frees what the solver holds. */
   dispose(): void {
-    this.master?.linear.end();
+    this.relaxation.dispose();
     this.filler?.end();
-    this.master = null;
     this.filler = null;
   }
 
@@ -187,44 +172,24 @@ export class SubproblemSolver {
   }
 
   private relax(state: SubproblemState): void {
-    let root = this.rootOf(state);
-    while (root.isComplete && this.isShort(root) && this.raises < MAX_PENALTY_RAISES) {
-      this.raisePenalty();
-      this.roots.delete(state);
-      root = this.rootOf(state);
-    }
+    const root = this.relaxation.settled(state.stores);
     this.addCut(root);
     if (!root.isComplete) return;
     // What is missing on the grid may still fit in the wood.
-    if (this.isShort(root) && !root.isScaled) state.bound = Infinity;
+    if (this.relaxation.isShort(root) && !root.isScaled) state.bound = Infinity;
     else if (root.objective !== null) state.bound = Math.max(state.bound, root.objective * (1 - 1e-9));
-  }
-
-  /** Missing pieces are dearer from now on: the master is made anew, with all patterns of the pool. */
-  private raisePenalty(): void {
-    this.raises++;
-    this.penalty *= PENALTY_FACTOR;
-    this.master?.linear.end();
-    this.master = null;
-  }
-
-  /** Whether pieces are missing in a solution of the linear program. */
-  private isShort({ values }: ColumnGenerationResult): boolean {
-    const { wood, program } = this.subproblem;
-    return wood.types.some((_, type) => (values[program.cost.length + type] ?? 0) > PIECE_TOLERANCE);
   }
 
   /** Whole patterns, in `share` of the time that is left. */
   private lookForPatterns(state: SubproblemState, share: number): void {
     if (this.isParted) {
       this.packShelves(state, share / 2, Infinity);
-      this.fillOneByOne(state, share / 2, this.rootOf(state).itemDuals);
+      this.fillOneByOne(state, share / 2, this.relaxation.of(state.stores).itemDuals);
     }
     if (this.isKnown(state)) return;
     const end = this.deadline.left() * (1 - share);
-    this.setStores(state);
     const times = dive(
-      this.masterOf(),
+      this.relaxation.masterFor(state.stores),
       this.subproblem.wood,
       this.pool,
       state.cost - this.tolerance,
@@ -235,7 +200,7 @@ export class SubproblemSolver {
   }
 
   private solveExactly(state: SubproblemState): void {
-    const near = this.nearTo(state, state.cost - this.tolerance);
+    const near = this.relaxation.near(state.stores, state.cost - this.tolerance);
     if (!near) return;
     this.pool.add(near);
     this.solveOver(state, this.deadline.left() * 0.8, true);
@@ -266,63 +231,6 @@ export class SubproblemSolver {
     this.try(state, share, (isOver) =>
       sequentialValueCorrection(wood, this.pool, worth, prices, isOver, passes),
     );
-  }
-
-  private masterOf(): Master {
-    const { wood, supply, program } = this.subproblem;
-    this.master ??= newMaster(
-      this.solver,
-      withPatternRows(this.withMissing(), wood, supply, program.cost.length),
-      wood,
-      this.pool,
-      {
-        ownRows: program.rows.length,
-        missing: [program.cost.length, program.cost.length + wood.types.length - 1],
-      },
-    );
-    return this.master;
-  }
-
-  /** The program with columns for missing pieces: patterns for some stores may have to be found first. */
-  private withMissing(): Program {
-    const { program, wood } = this.subproblem;
-    return {
-      ...program,
-      cost: [...program.cost, ...wood.types.map(() => this.penalty)],
-      lower: [...program.lower, ...wood.types.map(() => 0)],
-      upper: [...program.upper, ...wood.types.map(() => Infinity)],
-      integer: [...program.integer, ...wood.types.map(() => false)],
-    };
-  }
-
-  private setStores(state: SubproblemState): void {
-    const { linear } = this.masterOf();
-    const { tags, program } = this.subproblem;
-    for (const { column, offer } of tags)
-      linear.boundColumn(column, 0, state.stores.has(offer.storeId) ? (program.upper[column] ?? 0) : 0);
-  }
-
-  /** The linear program over all patterns, with the stores of the state. */
-  private rootOf(state: SubproblemState): ColumnGenerationResult {
-    const held = this.roots.get(state);
-    if (held) return held;
-    this.setStores(state);
-    const { wood } = this.subproblem;
-    // Cut both ways, patterns take long to find; the time is better spent on whole ones.
-    const end = this.isParted ? this.deadline.left() * SHARE_LEFT : 0;
-    const demand = wood.types.map((type) => type.demand);
-    const root = madeFeasible(
-      generateColumns(
-        this.masterOf(),
-        this.pool,
-        wood,
-        demand,
-        () => this.isLate() || this.deadline.left() < end,
-      ),
-      demand,
-    );
-    this.roots.set(state, root);
-    return root;
   }
 
   private addCut({ cut }: ColumnGenerationResult): boolean {
@@ -417,23 +325,5 @@ export class SubproblemSolver {
     if (!isAll) return;
     const bound = result.isInfeasible ? state.cost - gap : result.bound;
     state.bound = Math.max(state.bound, Math.min(bound, state.cost));
-  }
-
-  /** Every pattern whose reduced cost is below what separates a cost from the bound of the linear program. */
-  private nearTo(state: SubproblemState, cost: number): Pattern[] | null {
-    const root = this.rootOf(state);
-    if (!root.isComplete || root.objective === null || cost === Infinity) return null;
-    const gap = cost - root.objective + 1e-5;
-    if (gap < 0) return [];
-    const found: Pattern[] = [];
-    for (const generator of this.subproblem.wood.generators)
-      for (const [at, stock] of generator.stocks.entries()) {
-        const least = (root.stockDuals[stock] ?? 0) - gap;
-        const near = generator.enumerate(at, root.itemDuals, least, MAX_NEAR - found.length);
-        if (!near) return null;
-        // Sizes that are not whole on the grid are rounded down: what does not fit is left out here.
-        found.push(...near.filter(this.subproblem.isAllowed));
-      }
-    return found;
   }
 }
