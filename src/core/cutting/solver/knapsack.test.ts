@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { leastCover } from './leastCover';
 import { gridOf } from './grid';
-import { bestOf, fillTable, type Block } from './knapsack';
+import { bestOf, bestValues, fillTable, type Block } from './knapsack';
 import { cheapestPacks } from '../heuristics/packs';
 
 describe('grid', () => {
@@ -157,6 +157,12 @@ test('whatever the worths, small or huge, a pattern that is read back fits and i
         expect(used).toBeLessThanOrEqual(cells);
         const best = table.entry[0]?.[cells] ?? 0;
         expect(Math.abs(worth - best)).toBeLessThanOrEqual(1e-9 * Math.max(1, best));
+        const items = blocks.flatMap((own) => own.items);
+        const free = fillTable([{ charge: 0, items }], cells).entry[0]?.[cells] ?? 0;
+        expect(bestValues(items, cells)[cells]).toBeCloseTo(
+          free,
+          6 - Math.ceil(Math.log10(Math.max(1, free))),
+        );
       },
     ),
   );

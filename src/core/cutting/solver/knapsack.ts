@@ -83,6 +83,27 @@ const withItem = (
   return best;
 };
 
+/** What items are worth at the most in each number of cells, without what they are: one table, made over in place. */
+export const bestValues = (items: Item[], cells: number): Float64Array => {
+  const best = new Float64Array(cells + 1);
+  for (const { size, worth, most } of items) {
+    if (worth <= 0) continue;
+    const isEndless = most * size >= cells;
+    for (let count = isEndless ? 1 : most; count > 0; count--)
+      if (isEndless)
+        for (let cell = size; cell <= cells; cell++) {
+          const sum = (best[cell - size] as number) + worth;
+          if (sum > (best[cell] as number)) best[cell] = sum;
+        }
+      else
+        for (let cell = cells; cell >= size; cell--) {
+          const sum = (best[cell - size] as number) + worth;
+          if (sum > (best[cell] as number)) best[cell] = sum;
+        }
+  }
+  return best;
+};
+
 /** What the blocks after one are worth once a charge is paid; none: nothing. A block without items passes on the next. */
 export const laterOf = (layers: Float64Array[][], at: number): Float64Array | undefined => {
   for (let next = at + 1; next < layers.length; next++) {

@@ -30,7 +30,7 @@ const MAX_CELLS = 4000;
 /**
  * A sheet, or a board that is ripped, taken apart in three stages, either way first (planner.md, rules 4 and 5): strips,
  * lengths of a strip, and a third cut of each. The best pattern by dynamic programming over all three, in which a type may
- * come more often than it is wanted: so what it finds bounds all patterns.
+ * come in several strips, and more often than it is wanted: so what it finds bounds all patterns.
  */
 export const panels = (
   index: number,
@@ -92,8 +92,8 @@ export const panels = (
   const bestOf = (all: Placed[], worth: Float64Array, left: number[], round: 'up' | 'down') => {
     const pieces = usableNow(all, left);
     const [rips, crosscuts] = [
-      threeStages(pieces, nestedOf(pieces, left, round), worth, room, 'across'),
-      threeStages(pieces, [], worth, room, 'along'),
+      threeStages(pieces, nestedOf(pieces, left, round), worth, left, room, 'across'),
+      threeStages(pieces, [], worth, left, room, 'along'),
     ];
     return crosscuts.most > rips.most ? crosscuts : rips;
   };

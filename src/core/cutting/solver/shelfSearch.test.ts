@@ -4,6 +4,7 @@ import { planInput } from '../../plan';
 import { newPatternPool } from './master';
 import { shelfSearch } from './shelfSearch';
 import { subproblemsOf } from './subproblem';
+import type { Pattern } from './types';
 
 const PRICES =
   'store,kind,section,length,width,material,price\nYard,sheet,3/4in,96in,48in,ply,58.50\nYard,sheet,3/4in,48in,48in,ply,34';
@@ -59,6 +60,41 @@ test('each plan cuts every piece from panels that hold it, is cheaper than those
       expect(searched(parts, 60).plans).toEqual(plans);
     }),
     { numRuns: 40 },
+  );
+});
+
+test('no panel that is cut is worth more than the pricing says, whatever pieces are worth, and what it finds is', () => {
+  const worths = fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 12, maxLength: 12 });
+  fc.assert(
+    fc.property(panels, worths, (parts, given) => {
+      const { project, book } = fromCsv({ parts, prices: PRICES });
+      const [subproblem] = subproblemsOf(planInput(project, book));
+      if (!subproblem) return;
+      const { wood } = subproblem;
+      const pool = newPatternPool(subproblem.isAllowed);
+      for (const _ of shelfSearch(
+        wood,
+        pool,
+        wood.stocks.map(({ price }) => price),
+        () => false,
+        60,
+      ));
+      const worth = Float64Array.from(wood.types, (_, type) => given[type] ?? 0);
+      const worthOf = (pattern: Pattern): number =>
+        pattern.counts.reduce((sum, [type, count]) => sum + count * (worth[type] ?? 0), 0);
+      const demands = wood.types.map(({ demand }) => demand);
+      for (const generator of wood.generators)
+        generator.price(worth, demands).forEach(({ bound, patterns }, at) => {
+          const most = bound * (1 + 1e-9) + 1e-9;
+          for (const pattern of pool.patterns)
+            if (pattern.stock === generator.stocks[at]) expect(worthOf(pattern)).toBeLessThanOrEqual(most);
+          for (const pattern of patterns) {
+            expect(subproblem.isAllowed(pattern)).toBe(true);
+            expect(Math.abs(worthOf(pattern) - bound)).toBeLessThanOrEqual(1e-9 * Math.max(1, bound));
+          }
+        });
+    }),
+    { numRuns: 30 },
   );
 });
 

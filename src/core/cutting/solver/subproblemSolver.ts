@@ -49,7 +49,9 @@ const LAST_SHARE_LEFT = 0.2;
 const FIRST_SHARE = 0.12;
 const TRIES_A_PIECE = 300;
 /** From so many pieces on sheets on a bound takes long and whole patterns are quick: they come first. */
-const MANY_PIECES = 25;
+const MANY_PIECES = 40;
+/** From so many on the first plan is worth more time. */
+const SOME_PIECES = 25;
 const BOUND_FIRST: readonly NextStep[] = ['relaxation', 'bound', 'heuristic', 'exact'];
 const HEURISTIC_FIRST: readonly NextStep[] = ['relaxation', 'heuristic', 'bound', 'exact'];
 
@@ -160,7 +162,8 @@ export class SubproblemSolver {
   private packFirst(state: SubproblemState): void {
     const { pieces, wood } = this.subproblem;
     this.packShelves(state, FIRST_SHARE, TRIES_A_PIECE * pieces);
-    if (this.steps === HEURISTIC_FIRST) this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(wood), pieces);
+    if (wood.stocks.some(({ kind }) => kind === 'sheet') && pieces >= SOME_PIECES)
+      this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(wood), pieces);
   }
 
   private isLate(): boolean {

@@ -1,4 +1,5 @@
 import { otherAxis, sideBySide, type Axis, type Cutting } from '../model';
+import { bestOf, bestValues, fillTable, type Item } from './knapsack';
 import {
   nestedDensity,
   nestedFilling,
@@ -12,12 +13,14 @@ import type { Placed, Sizes, TypedLeaf } from './types';
 /**
  * The most that three stages bring: the first cuts part the room along `first` (`across`: rips), the second each strip the
  * other way, the third each of those along `first` again, into pieces that are exactly as long as it. Of `nested`, what is as wide as
- * its strip nests in it.
+ * its strip nests in it. `left`: a stack, and a strip of stacks, takes no more of a type one way round than are wanted; strips
+ * together may, so what it finds bounds all patterns.
  */
 export const threeStages = (
   pieces: Placed[],
   nested: NestedPiece[],
   worth: Float64Array,
+  left: number[],
   room: Sizes,
   first: Axis,
 ): { most: number; cutting: () => Cutting } => {
@@ -28,7 +31,14 @@ export const threeStages = (
     if (piece[first] <= high && piece[second] <= wide && (worth[piece.type] ?? 0) > 0)
       bySize.set(piece[second], [...(bySize.get(piece[second]) ?? []), piece]);
   // Third cuts: the most that a part so wide and h high holds.
-  const stacks = [...bySize].map(([size, own]) => ({ size, own, ...stackOf(own, worth, high, first) }));
+  const stacks = [...bySize].map(([size, own]): Stacks => {
+    const items = own.map((piece): Item => ({
+      size: piece[first],
+      worth: worth[piece.type] ?? 0,
+      most: Math.min(left[piece.type] ?? 0, Math.floor(high / piece[first])),
+    }));
+    return { size, own, items, worths: bestValues(items, high) };
+  });
   const heights = new Set<number>();
   for (const { worths } of stacks)
     for (let h = 1; h <= high; h++) if ((worths[h] as number) > (worths[h - 1] as number)) heights.add(h);
@@ -50,42 +60,30 @@ export const threeStages = (
 
   function nestedStrip({ filling }: NestedFilling, height: number): Cutting {
     const { nested: row, slots } = filling();
-    const behind = slots.flatMap((count, index) => {
-      const stack = stacks[index];
-      return stack ? Array.from({ length: count }, () => stackedIn(stack, height)) : [];
-    });
     const typed = row.map(({ leaf, type }): TypedLeaf => ({ ...leaf, type }));
-    return sideBySide(second, [...inRow(typed), ...behind]);
+    return sideBySide(second, [...inRow(typed), ...stacksOf(slots, height)]);
   }
 
   function stripOf(height: number): Cutting {
-    const row = rowOf(stacks, height, wide);
-    const stackAt = (cell: number) =>
-      stacks.find(
-        ({ size, worths }) =>
-          size <= cell &&
-          (worths[height] as number) > 0 &&
-          (row[cell - size] as number) + (worths[height] as number) === row[cell],
-      );
-    const chosen = readBack(row, wide, stackAt, ({ size }) => size);
-    return sideBySide(
-      second,
-      chosen.map((stack) => stackedIn(stack, height)),
-    );
+    const items = slotsIn(stacks, height);
+    const [counts = []] = bestOf(fillTable([{ charge: 0, items }], wide), wide);
+    return sideBySide(second, stacksOf(counts, height));
   }
 
-  function stackedIn({ worths, own }: { worths: Float64Array; own: Placed[] }, height: number): Cutting {
-    const pieceAt = (cell: number) =>
-      own.find(
-        (placed) =>
-          placed[first] <= cell &&
-          (worths[cell - placed[first]] as number) + (worth[placed.type] as number) === worths[cell],
-      );
-    const chosen = readBack(worths, height, pieceAt, (placed) => placed[first]);
-    return sideBySide(
-      first,
-      chosen.map(({ leaf, type }): TypedLeaf => ({ ...leaf, type })),
+  /** So many of each stack, in a strip so high. */
+  function stacksOf(counts: number[], height: number): Cutting[] {
+    return counts.flatMap((count, index) => {
+      const stack = stacks[index];
+      return stack ? Array.from({ length: count }, () => stackedIn(stack, height)) : [];
+    });
+  }
+
+  function stackedIn({ items, own }: Stacks, height: number): Cutting {
+    const [counts = []] = bestOf(fillTable([{ charge: 0, items }], height), height);
+    const chosen = own.flatMap(({ leaf, type }, index) =>
+      Array.from({ length: counts[index] ?? 0 }, (): TypedLeaf => ({ ...leaf, type })),
     );
+    return sideBySide(first, chosen);
   }
 };
 
@@ -93,6 +91,7 @@ export const threeStages = (
 interface Stacks {
   size: number;
   own: Placed[];
+  items: Item[];
   worths: Float64Array;
 }
 
@@ -103,9 +102,13 @@ interface Strip {
   filling: NestedFilling | null;
 }
 
-/** What can stand in a strip so high behind a row that nests. */
+/** What can stand in a strip so high: of each size no more stacks than there are pieces for. */
 const slotsIn = (stacks: Stacks[], height: number): SquareSlot[] =>
-  stacks.map(({ size, worths }) => ({ size, worth: worths[height] as number, most: Infinity }));
+  stacks.map(({ size, worths, items }) => ({
+    size,
+    worth: worths[height] as number,
+    most: items.reduce((sum, item) => sum + (item.size <= height ? item.most : 0), 0),
+  }));
 
 /**
  * First cuts, by what a strip so high is worth (second cuts): strips that lower ones side by side may be worth as much as are passed
@@ -146,12 +149,10 @@ const firstCuts = ({
   /** The best strip of a height; null where it is worth no more than what is there. */
   function bestStrip(height: number, most: number): Strip | null {
     const nesting = nested.filter(({ across }) => across === height);
-    const highest = Math.max(
-      atMost(stacks, height, wide),
-      nestedDensity(nesting, worth) * wide * (1 + 1e-12),
-    );
+    const slots = slotsIn(stacks, height).filter(({ most: count }) => count > 0);
+    const highest = Math.max(atMost(slots, wide), nestedDensity(nesting, worth) * wide * (1 + 1e-12));
     if (highest <= most) return null;
-    const plain = rowOf(stacks, height, wide)[wide] as number;
+    const plain = bestValues(slots, wide)[wide] as number;
     const filling = nestedFilling(nesting, slotsIn(stacks, height), worth, wide);
     const isNested = filling !== null && filling.worth > plain;
     const value = isNested ? filling.worth : plain;
@@ -182,45 +183,14 @@ const readBack = <T>(
 };
 
 /** What a strip cannot be worth more than: filled with what is worth most for its size, the last in part. */
-const atMost = (stacks: { size: number; worths: Float64Array }[], height: number, wide: number): number => {
+const atMost = (slots: SquareSlot[], wide: number): number => {
   let best = 0;
-  for (const { size, worths } of stacks) best = Math.max(best, (worths[height] as number) / size);
-  return best * wide * (1 + 1e-12);
-};
-
-const stackOf = (own: Placed[], worth: Float64Array, high: number, axis: Axis): { worths: Float64Array } => {
-  const worths = new Float64Array(high + 1);
-  for (let cell = 1; cell <= high; cell++) {
-    let most = worths[cell - 1] as number;
-    for (const piece of own) {
-      if (piece[axis] > cell) continue;
-      const sum = (worths[cell - piece[axis]] as number) + (worth[piece.type] as number);
-      if (sum > most) most = sum;
-    }
-    worths[cell] = most;
+  let free = wide;
+  for (const { size, worth, most } of [...slots].sort((a, b) => b.worth / b.size - a.worth / a.size)) {
+    const taken = Math.min(free, size * most);
+    best += (worth / size) * taken;
+    free -= taken;
+    if (free <= 0) break;
   }
-  return { worths };
-};
-
-const rowOf = (
-  stacks: { size: number; worths: Float64Array }[],
-  height: number,
-  wide: number,
-): Float64Array => {
-  const row = new Float64Array(wide + 1);
-  const usable = stacks.filter(({ worths }) => (worths[height] as number) > 0);
-  const sizes = Int32Array.from(usable.map(({ size }) => size));
-  const values = Float64Array.from(usable.map(({ worths }) => worths[height] as number));
-  const smallest = Math.min(...sizes);
-  for (let cell = smallest; cell <= wide; cell++) {
-    let most = row[cell - 1] as number;
-    for (let index = 0; index < sizes.length; index++) {
-      const size = sizes[index] as number;
-      if (size > cell) continue;
-      const sum = (row[cell - size] as number) + (values[index] as number);
-      if (sum > most) most = sum;
-    }
-    row[cell] = most;
-  }
-  return row;
+  return best * (1 + 1e-12);
 };
