@@ -1,5 +1,6 @@
-import { toMicros, toMinor, type Micros } from '../../units';
+import { toMicros, toMinor, type Micros, type Minor } from '../../units';
 import {
+  planCost,
   tierFor,
   shippingFor,
   netPriceFactor,
@@ -34,6 +35,12 @@ export const assemble = (input: CuttingProblem, basket: Basket): Plan => {
   const { layouts, short } = layoutsOf(input, basket);
   const cut = [...basket.boards, ...basket.panels].map(({ stock }) => stock);
   return paidAt(input, withSpares(basket.purchases, cut, input), layouts, short);
+};
+
+/** What a basket costs, with what a plan is weighed by; nothing is drawn for it. */
+export const basketCost = (input: CuttingProblem, { boards, panels, purchases }: Basket): Minor => {
+  const cut = [...boards, ...panels].map(({ stock }) => stock);
+  return planCost(paidAt(input, withSpares(purchases, cut, input), [], []));
 };
 
 /** A plan of what is bought and cut, with the money it comes to. */

@@ -51,12 +51,21 @@ const poolBound = (parts: Item[], input: CuttingProblem, tillOf: NetPricing): Mi
   let sum = 0;
   let dearest = 0;
   const owned = new Set<Owned>();
+  // All parts of a pool are of one kind: what an offer costs for its face is the same for each.
+  const kind = parts[0]?.kind ?? 'hardware';
+  const priced = input.offers.flatMap((offer) => {
+    const holds = kind === 'hardware' ? 1 : capacity({ ...offer, kind });
+    return holds > 0 ? [{ offer, rate: tillOf.leastPerPiece(offer) / holds }] : [];
+  });
   for (const part of parts) {
     let least = Infinity;
-    for (const offer of input.offers) {
+    const sizes = new Map<string, number>();
+    for (const { offer, rate } of priced) {
       if (!serves(part, offer, settings)) continue;
-      const holds = part.kind === 'hardware' ? 1 : capacity({ ...offer, kind: part.kind });
-      if (holds > 0) least = Math.min(least, (tillOf.leastPerPiece(offer) * sizeOn(part, offer)) / holds);
+      const face = `${offer.thickness}x${offer.width}`;
+      const size = sizes.get(face) ?? sizeOn(part, offer);
+      sizes.set(face, size);
+      least = Math.min(least, rate * size);
     }
     if (least === Infinity) continue;
     sum +=

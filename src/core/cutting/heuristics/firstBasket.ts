@@ -3,7 +3,6 @@ import type { Minor } from '../../units';
 import {
   fitsInCar,
   netPricing,
-  planCost,
   stocksOf,
   partedOffcuts,
   storeCutsOf,
@@ -14,7 +13,7 @@ import {
   type SawSettings,
   type Stock,
 } from '../model';
-import { assemble, type Basket } from './assemble';
+import { assemble, basketCost, type Basket } from './assemble';
 import { chooseBatches, packBatch, type MaterialBatch } from './batches';
 
 /**
@@ -22,7 +21,12 @@ import { chooseBatches, packBatch, type MaterialBatch } from './batches';
  * whose absence saves most is left out.
  */
 export const cheapestBasket = (input: CuttingProblem): Basket | null => {
-  const price = (basket: Basket | null) => (basket ? planCost(assemble(input, basket)) : Infinity);
+  const known = new Map<Basket | null, number>([[null, Infinity]]);
+  const price = (basket: Basket | null): number => {
+    const cost = known.get(basket) ?? (basket ? basketCost(input, basket) : Infinity);
+    known.set(basket, cost);
+    return cost;
+  };
   let best = [basketFrom(input), ...alone()].reduce((a, b) => (price(b) < price(a) ? b : a), null);
   for (let improved = best !== null; improved && best;) {
     const used = new Set(best.purchases.map(({ offer }) => offer.storeId));
