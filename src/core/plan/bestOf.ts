@@ -1,8 +1,8 @@
-import { planCost, type Plan } from '../cutting/model';
+import { isPreferred, planCost, type Plan } from '../cutting/model';
 
 /**
  * Of the plan on screen and one that a search has come to, the one to show: what is on screen stays unless the other is
- * better, and takes from it what is known of the least that any costs.
+ * better, or cuts the same purchases in a way that is liked better; and takes from it what is known of the least that any costs.
  */
 export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null => {
   if (!found) return shown;
@@ -14,7 +14,10 @@ export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null
     return rest ? { ...shown, rest } : shown;
   }
   const known = found.lowerBound + found.committedShipping - shown.committedShipping;
-  if (isAsGood(shown, found)) return { ...shown, status: found.status, lowerBound: known };
+  if (isAsGood(shown, found)) {
+    if (isPreferred(found, shown) && purchasesOf(found) === purchasesOf(shown)) return found;
+    return { ...shown, status: found.status, lowerBound: known };
+  }
   if (planCost(found) <= planCost(shown)) return found;
   return { ...shown, lowerBound: Math.min(shown.total, Math.max(shown.lowerBound, known)) };
 };
@@ -24,3 +27,10 @@ const isAsGood = (a: Plan, b: Plan): boolean => planCost(a) === planCost(b) && s
 
 const spareCost = ({ buys }: Plan): number =>
   buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0);
+
+/** What is bought, the same for the same shopping list. */
+const purchasesOf = ({ buys }: Plan): string =>
+  buys
+    .map(({ offerKey, qty }) => `${offerKey} ${qty}`)
+    .sort()
+    .join('|');

@@ -121,6 +121,12 @@ test('what is on screen stays while a search has nothing better, and takes what 
   expect(bestOf(shown, found({ total: 5200, lowerBound: 5100 }))).toEqual({ ...shown, lowerBound: 5000 });
   const same = found({ total: 5000, lowerBound: 5000, status: 'proved' });
   expect(bestOf(shown, same)).toEqual({ ...shown, lowerBound: 5000, status: 'proved' });
+  // Of the same purchases what is cut in a way that is liked better is shown.
+  const [first, ...others] = shown.layouts;
+  const long = first && { ...first, offcuts: [...first.offcuts, { x: 0, y: 0, length: 1e9, width: 1 }] };
+  const tidier = found({ ...same, layouts: long ? [long, ...others] : [] });
+  expect(bestOf(shown, tidier)).toBe(tidier);
+  expect(bestOf(shown, { ...tidier, buys: shown.buys.slice(1) })?.layouts).toBe(shown.layouts);
   const better = found({ total: 4900, lowerBound: 4500 });
   expect(bestOf(shown, better)).toBe(better);
   expect(bestOf(null, better)).toBe(better);

@@ -5,6 +5,7 @@ export * from './offer';
 export * from './settings';
 export * from './problem';
 export * from './plan';
+export * from './preference';
 export * from './stock';
 export * from './cutTree';
 export * from './cuttable';

@@ -1,6 +1,6 @@
 import { type Basket, isCarried, lowerBound, planOf } from '../heuristics';
-import { planCost, type CuttingProblem, type Plan } from '../model';
-import { basketOf, patternsOf, type Chosen } from './baskets';
+import { isPreferred, planCost, type CuttingProblem, type Plan } from '../model';
+import { basketOf, type Chosen } from './baskets';
 import { deadlineIn, isLate, type Deadline } from './deadline';
 import type { Solver } from './highs';
 import { closeRoundingGap } from './roundingGap';
@@ -73,10 +73,16 @@ export const searchBest = (
 /** Costs this near are the same, in the smallest coin, over all subproblems. */
 const COST_TOLERANCE = 0.3;
 
+/** Offcuts are lengthened for so many seconds at the most, and for this share of the time that is left. */
+const MAX_TIDYING = 1;
+const TIDYING_SHARE = 0.2;
+
 /** One search: the incumbent, the bound, and what is known of each scenario. */
 class Search {
   private bound: number;
   private lastTold = '';
+  /** What the best plan was made of; null: it came from the rounding. */
+  private chosen: Chosen[] | null;
   private readonly scenarios: ScenarioState[];
 
   /** `best`: the first plan, then the best so far. */
@@ -89,7 +95,8 @@ class Search {
     private readonly deadline: Deadline,
     private readonly tell: (progress: Progress) => void,
   ) {
-    for (const one of solvers) one.suggest(patternsOf(basket, one.subproblem));
+    const chosen = solvers.map((one) => one.chosenOf(basket));
+    this.chosen = chosen.every((one) => one !== null) ? chosen : null;
     const used = new Set(best.stores.map(({ storeId }) => storeId));
     this.scenarios = storeScenarios(problem, used).map((scenario) => ({
       scenario,
@@ -107,6 +114,7 @@ class Search {
   /** Works until the incumbent is proved, nothing more can be found out, or the time is up. */
   run(): Plan {
     while (!isLate(this.deadline)) if (!this.step()) break;
+    this.tidy();
     return this.result();
   }
 
@@ -157,14 +165,29 @@ class Search {
       const solver = this.solvers[index];
       return solver ? [{ solver, times, values }] : [];
     });
-    this.take(basketOf(chosen, this.problem));
+    this.take(basketOf(chosen, this.problem), chosen);
   }
 
-  private take(found: Basket): void {
+  private take(found: Basket, chosen: Chosen[] | null = null): void {
     const plan = planOf(this.problem, found);
     const cost = planCost(plan);
-    const isBetter = cost < this.cost || (cost === this.cost && tieOf(plan) < tieOf(this.best));
-    if (isBetter && isCarried(plan, this.problem.settings)) this.best = plan;
+    if (cost > this.cost || !isCarried(plan, this.problem.settings)) return;
+    const isBetter = cost < this.cost || isPreferred(plan, this.best);
+    if (isBetter) this.best = plan;
+    if (isBetter || this.chosen === null) this.chosen = chosen;
+  }
+
+  /** In the time that is left: the same purchases, with as long an offcut as can be. */
+  private tidy(): void {
+    const end = this.deadline.left() - Math.min(MAX_TIDYING, this.deadline.left() * TIDYING_SHARE);
+    const isOver = () => isLate(this.deadline) || this.deadline.left() < end;
+    for (const [index, solver] of this.solvers.entries()) {
+      const { chosen } = this;
+      const times = isOver() ? null : solver.withLongerOffcut(chosen?.[index]?.times ?? [], isOver);
+      if (!times || !chosen) continue;
+      const tidied = chosen.map((one, at) => (at === index ? { ...one, times } : one));
+      this.take(basketOf(tidied, this.problem), tidied);
+    }
   }
 
   /** All subproblems are known: what is left between plan and bound is rounding at the till, and thresholds. */
@@ -210,13 +233,3 @@ const STEPS: NextStep[] = ['relaxation', 'bound', 'heuristic', 'exact'];
 const stepOf = ({ next }: SubproblemState): number => STEPS.indexOf(next);
 
 const costOf = (answers: SubproblemState[]): number => answers.reduce((sum, { cost }) => sum + cost, 0);
-
-/** Of plans that cost the same: fewer stores, then less wood. */
-const tieOf = ({ stores, buys }: Plan): number => {
-  const wood = buys.reduce(
-    (sum, { kind, qty, pack, length, width }) =>
-      sum + (kind === 'hardware' ? 0 : qty * pack * length * (kind === 'sheet' ? width : 1)),
-    0,
-  );
-  return stores.length + wood / (wood + 1e12);
-};

@@ -1,4 +1,4 @@
-import { type SawSettings, fitsPanel, usableLength } from '../model';
+import { type SawSettings, fitsPanel, usableLength, useOf } from '../model';
 import { drawBoard } from '../heuristics/drawBoard';
 import { canComeHome } from '../heuristics/carrying';
 import { boardPiece, filledWith } from '../heuristics/packBoards';
@@ -41,4 +41,17 @@ export const fitsStock = (
   return drawn.pieces.every(({ outline }) =>
     outline.every(([x]) => x >= trim - ROUNDING && x <= usableLength(stock) - trim + ROUNDING),
   );
+};
+
+/** Whether each piece may be of the wood of its board. */
+export const isMadeOf = (
+  { stock, counts }: Pattern,
+  { types, stocks }: CuttingInstance,
+  settings: SawSettings,
+): boolean => {
+  const board = stocks[stock];
+  return counts.every(([type]) => {
+    const part = types[type]?.part;
+    return part !== undefined && board !== undefined && useOf(part, board, settings) !== null;
+  });
 };

@@ -25,6 +25,8 @@ export const boardsOf = (supply: StockSupply[], values: ArrayLike<number>): numb
 /** A master whose boards are given, and which cuts as many pieces of them as it can. */
 export interface Filler {
   master: Master;
+  /** What is missing is counted in so many ticks: the largest piece is one. */
+  scale: number;
   into: (boards: number[]) => ColumnGenerationResult;
   end: () => void;
 }
@@ -54,6 +56,7 @@ export const fillBoards = (
   const left = types.map(({ demand }) => demand);
   return {
     master,
+    scale,
     into: (boards) => {
       boards.forEach((count, stock) => master.linear.boundRow(master.supplyRow(stock), -count, Infinity));
       return generateColumns(master, pool, wood, left, isLate);

@@ -15,7 +15,7 @@ import {
 } from '../model';
 import { nameKey } from '../../nameKey';
 import { boardPiece } from '../heuristics/packBoards';
-import { fitsStock, isCarriable } from './carriable';
+import { fitsStock, isCarriable, isMadeOf } from './carriable';
 import { crosscuts } from './boardPatterns';
 import { panels } from './panelPatterns';
 import { newModelBuilder, type Program, type StockSupply, type TierColumn } from './modelBuilder';
@@ -65,7 +65,9 @@ const woodSubproblem = (wood: WoodInstance, input: CuttingProblem): Subproblem =
     supply,
     kerf: input.settings.kerf.ticks,
     isAllowed: (pattern) =>
-      fitsStock(pattern, wood, input.settings) && isCarriable(pattern, wood, input.settings),
+      isMadeOf(pattern, wood, input.settings) &&
+      fitsStock(pattern, wood, input.settings) &&
+      isCarriable(pattern, wood, input.settings),
   };
 };
 

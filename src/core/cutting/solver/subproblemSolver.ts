@@ -1,6 +1,7 @@
-import { isWhole } from './baskets';
+import type { Basket } from '../heuristics';
+import { isWhole, patternsOf, type Chosen } from './baskets';
 import { isLate as isTimeUp, type Deadline } from './deadline';
-import { boardsOf, dive, fillBoards, timesOf, type Filler, type Times } from './dive';
+import { boardsOf, dive, fillBoards, timesIn, timesOf, type Filler, type Times } from './dive';
 import { cutRow, faceCut } from './cuttingPlanes';
 import type { Solver } from './highs';
 import {
@@ -12,6 +13,7 @@ import {
 } from './master';
 import { withFixedColumns, type Program, type Row } from './modelBuilder';
 import { newPurchaser, type Purchaser } from './purchases';
+import { withLongerOffcut } from './longOffcut';
 import { Relaxation } from './relaxation';
 import { shelfSearch } from './shelfSearch';
 import { faceWorths, sequentialValueCorrection } from './sequentialValueCorrection';
@@ -115,14 +117,28 @@ export class SubproblemSolver {
     if (this.isKnown(state)) state.isDone = true;
   }
 
-  /** Tells of patterns that were found elsewhere; those that do not fit are refused. */
-  suggest(patterns: Pattern[]): void {
-    this.pool.add(patterns);
+  /** A basket's part of this, as if it had been chosen here; null where a board of it is refused. */
+  chosenOf(basket: Basket): Chosen | null {
+    const times = timesIn(patternsOf(basket, this.subproblem), this.pool);
+    const first = new Map(this.subproblem.tags.map(({ offer, column }) => [offer, column]));
+    const values = this.subproblem.program.cost.map(() => 0);
+    for (const { offer, quantity } of basket.purchases) {
+      const column = first.get(offer);
+      if (column !== undefined) values[column] = quantity;
+    }
+    return times && { solver: this, times, values };
   }
 
   /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
   near(state: SubproblemState, cost: number): Pattern[] | null {
     return this.subproblem.wood.types.length === 0 ? [] : this.relaxation.near(state.stores, cost);
+  }
+
+  /** The same pieces from the same boards with a longer offcut; null where none is found. Not for what is cut both ways. */
+  withLongerOffcut(times: Times, isOver: () => boolean): Times | null {
+    const { wood } = this.subproblem;
+    if (this.isParted || wood.types.length === 0) return null;
+    return withLongerOffcut(this.fillerOf(), wood, this.pool, times, isOver);
   }
 
   /** Frees what the solver holds. */
@@ -236,6 +252,12 @@ export class SubproblemSolver {
     );
   }
 
+  private fillerOf(): Filler {
+    const { wood } = this.subproblem;
+    this.filler ??= fillBoards(this.solver, wood, this.pool, () => this.isLate());
+    return this.filler;
+  }
+
   private addCut({ cut }: ColumnGenerationResult): boolean {
     const row = cutRow(cut, this.subproblem.supply);
     if (row) this.cuts.push(row);
@@ -247,19 +269,19 @@ export class SubproblemSolver {
    * What is left are the cheapest purchases whose boards can: their cost is a bound, and pieces are tried on them first.
    */
   private raiseBound(state: SubproblemState): void {
-    const { wood, supply } = this.subproblem;
+    const { supply } = this.subproblem;
     for (let round = 0; round < MAX_BOUND_ROUNDS && !this.isLate(); round++) {
       const result = this.purchaser.cheapest(state.stores, this.cuts);
       state.bound = Math.max(state.bound, result.bound);
       if (!result.values || state.cost - state.bound <= this.tolerance) return;
-      this.filler ??= fillBoards(this.solver, wood, this.pool, () => this.isLate());
-      const filled = this.filler.into(boardsOf(supply, result.values));
+      const filler = this.fillerOf();
+      const filled = filler.into(boardsOf(supply, result.values));
       if (filled.objective === null || this.isLate()) return;
       if (filled.objective >= MISSING_TOLERANCE) {
         if (!filled.isComplete || !this.addCut(filled)) return;
         continue;
       }
-      this.diveOn(state, this.filler, result);
+      this.diveOn(state, filler, result);
       return;
     }
   }
