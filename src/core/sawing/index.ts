@@ -2,3 +2,4 @@ export { boardsToSaw, leftBy, piecesFree, type SawBoard } from './boards';
 export { checkedSequence, sawFaults } from './checked';
 export { sequenceOf } from './sequence';
 export { countSetups } from './setups';
+export { drawingsToSaw, setupsOf, type SawDrawing, type SetupUse } from './sheet';

@@ -1,7 +1,7 @@
 import type { SawCut, Setup } from '../cutting/model';
 
 /** What a setting is told by: two cuts of the same one need it set once. */
-const setupKey = (setup: Setup): string =>
+export const setupKey = (setup: Setup): string =>
   setup.tool === 'fence'
     ? `fence ${Math.round(setup.fence)}`
     : `${setup.tool === 'stop' ? `stop ${Math.round(setup.stop)}` : 'end'} ${setup.angle} ${setup.bevel}`;
