@@ -43,6 +43,42 @@ for (const [what, size] of [
     await context.close();
   });
 
+for (const [what, size] of [
+  ['a phone, by thumb', PHONE],
+  ['a wide screen, by keyboard', WIDE],
+] as const)
+  test(`the cut sheet has each setting once and every cut, and goes on paper with its boxes: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const hands = size === PHONE ? thumb(page) : keyboard(page);
+    await page.goto(`${at.site.address}/project/compost-station/saw`);
+    await page.getByRole('region', { name: 'At the saw' }).waitFor();
+    await hands.press(page.getByRole('tab', { name: 'Cut sheet' }));
+    const sheet = page.getByRole('region', { name: 'Cut sheet' });
+    const drawings = sheet.getByRole('listitem');
+    await drawings.first().waitFor();
+    // What the settings are needed for is as many cuts as the drawings have, times their boards.
+    const notes = await sheet.getByText(/^\d+ cuts? · drawings? /).allInnerTexts();
+    const bySetting = notes.reduce((sum, note) => sum + Number.parseInt(note, 10), 0);
+    const byDrawing = await drawings.evaluateAll((items) =>
+      items.reduce((sum, item) => {
+        const boards = Number.parseInt((item as HTMLElement).innerText, 10);
+        const measures = (item as HTMLElement).innerText.match(/from the (?:left end|lower edge) of the/g);
+        return sum + boards * (measures?.length ?? 0);
+      }, 0),
+    );
+    expect([bySetting > 0, byDrawing]).toEqual([true, bySetting]);
+    await page.emulateMedia({ media: 'print' });
+    await expect(sheet.getByRole('button', { name: 'Print' })).toBeHidden();
+    const heights = await sheet
+      .getByTestId('box')
+      .evaluateAll((boxes) => boxes.map((box) => Math.round(box.getBoundingClientRect().height)));
+    expect(heights.length).toBeGreaterThan(await drawings.count());
+    expect(Math.min(...heights)).toBeGreaterThanOrEqual(18);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
 test('with nothing planned it says where boards come from', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
   await page.goto(at.site.address);

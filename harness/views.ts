@@ -358,6 +358,11 @@ export const VIEWS: View[] = [
     open: (page) => press(page, 'Cut'),
   },
   {
+    name: 'cut-sheet',
+    path: '/project/compost-station/saw?view=sheet',
+    ready: (page) => page.getByRole('region', { name: 'Cut sheet' }).waitFor(),
+  },
+  {
     name: 'menu',
     path: '/project/sandpit/parts',
     ready: strip,

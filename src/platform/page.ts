@@ -48,6 +48,9 @@ export const pagePath = (): string => window.location.pathname;
 
 export const reloadPage = (): void => window.location.reload();
 
+/** Asks the browser to print the page, as it does by its own keys. */
+export const printPage = (): void => window.print();
+
 /** The colour behind everything, and which set of its own controls the browser draws. */
 export const paintPage = (scheme: 'dark' | 'light', background: string): void => {
   document.documentElement.style.colorScheme = scheme;

@@ -1,4 +1,5 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useLocalSearchParams } from 'expo-router';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { boardsToSaw, type SawBoard } from '@/core/sawing';
@@ -15,8 +16,9 @@ import {
   type PlannedProject,
 } from '@/hooks';
 import { isOnControl, onKeyDown } from '@/platform/page';
-import { Button, Columns, Row, SectionHeader, Text, useAwake, useIsWide } from '@/ui';
+import { Button, Columns, Row, SectionHeader, SegmentedButtons, Text, useAwake, useIsWide } from '@/ui';
 import { BoardAtSaw } from './BoardAtSaw';
+import { CutSheet } from './CutSheet';
 import { Pile } from './Pile';
 
 /** At the saw: one board at a time, its next cut lit, and the pile that is still to be cut. */
@@ -52,18 +54,74 @@ interface Progress {
 const isProgress = isLike<Progress>({ done: {} });
 const NONE: Progress = { done: {} };
 
-const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
+const VIEWS = [
+  { value: 'board', label: 'Board by board' },
+  { value: 'sheet', label: 'Cut sheet' },
+] as const;
+type ViewName = (typeof VIEWS)[number]['value'];
+
+const Saw = ({ open }: { open: PlannedProject }) => {
+  const { project, book, plan } = open;
+  const { view: asked } = useLocalSearchParams<{ view?: string }>();
+  const [view, setView] = useState<ViewName>(asked === 'sheet' ? 'sheet' : 'board');
+  const shown = shownPlan(plan);
+  const { boards, refused } = useMemo(
+    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks),
+    [shown, project.settings.kerf.ticks],
+  );
+  const letters = useMemo(() => partLetters(project), [project]);
+  if (boards.length === 0 && refused.length === 0)
+    return (
+      <Columns>
+        <Text style={styles.pad}>
+          Nothing to saw yet. Boards and sheets are planned from parts and their prices, under Buy.
+        </Text>
+      </Columns>
+    );
+  const head = (
+    <>
+      <View style={styles.views}>
+        <SegmentedButtons
+          label="How the saw’s work is shown"
+          value={view}
+          onChange={setView}
+          options={VIEWS}
+        />
+      </View>
+      {refused.length > 0 ? (
+        <Text tone="bad" style={styles.pad}>
+          {`The saw’s work for ${refused.map((number) => `drawing ${number}`).join(', ')} did not pass its check, and is not shown. The drawings under Buy hold.`}
+        </Text>
+      ) : null}
+    </>
+  );
+  return view === 'sheet' ? (
+    <Columns>
+      {head}
+      <CutSheet boards={boards} project={project} own={book.materials} letters={letters} />
+    </Columns>
+  ) : (
+    <BoardByBoard open={open} boards={boards} letters={letters} head={head} />
+  );
+};
+
+const BoardByBoard = ({
+  open: { project, book },
+  boards,
+  letters,
+  head,
+}: {
+  open: PlannedProject;
+  boards: SawBoard[];
+  letters: Record<string, string>;
+  head: ReactNode;
+}) => {
   const place = `saw/${project.id}`;
   const kept = useDraft(place, isProgress);
   const [progress, setProgress] = useState<Progress>(kept ?? NONE);
   const [chosen, setChosen] = useState<string | null>(null);
   const isAwake = useAwake();
   const isWide = useIsWide();
-  const shown = shownPlan(plan);
-  const { boards, refused } = useMemo(
-    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks),
-    [shown, project.settings.kerf.ticks],
-  );
   const doneOf = ({ key, sequence }: SawBoard) => Math.min(progress.done[key] ?? 0, sequence.cuts.length);
   const isLeft = (board: SawBoard) => doneOf(board) < board.sequence.cuts.length;
   const board = boards.find(({ key }) => key === chosen) ?? boards.find(isLeft) ?? boards[0];
@@ -75,19 +133,12 @@ const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
   };
   const cut = board && isLeft(board) ? () => setDone(board, doneOf(board) + 1) : null;
   useSpace(cut);
-  const letters = useMemo(() => partLetters(project), [project]);
-  if (!board)
-    return (
-      <Columns>
-        <Text style={styles.pad}>
-          Nothing to saw yet. Boards and sheets are planned from parts and their prices, under Buy.
-        </Text>
-      </Columns>
-    );
+  if (!board) return <Columns>{head}</Columns>;
   const next = boards.find((other) => other !== board && isLeft(other));
   const pile = <Pile boards={boards} doneOf={doneOf} letters={letters} />;
   return (
     <Columns beside={pile}>
+      {head}
       <BoardAtSaw
         board={board}
         place={boards.indexOf(board) + 1}
@@ -100,11 +151,6 @@ const Saw = ({ open: { project, book, plan } }: { open: PlannedProject }) => {
         onUndo={doneOf(board) > 0 ? () => setDone(board, doneOf(board) - 1) : null}
         onNext={next ? () => setChosen(next.key) : null}
       />
-      {refused.length > 0 ? (
-        <Text tone="bad" style={styles.pad}>
-          {`The saw’s work for ${refused.map((number) => `drawing ${number}`).join(', ')} did not pass its check, and is not shown. The drawings under Buy hold.`}
-        </Text>
-      ) : null}
       {isWide ? null : pile}
       <SectionHeader
         title="Boards and sheets"
@@ -163,6 +209,7 @@ const styles = StyleSheet.create({
   wait: { marginTop: 80 },
   waiting: { padding: 16, gap: 12, alignItems: 'flex-start' },
   pad: { padding: 16 },
+  views: { paddingHorizontal: 16, paddingTop: 12 },
   row: { paddingHorizontal: 16, paddingVertical: 10 },
   again: { paddingHorizontal: 8, alignItems: 'flex-start' },
 });

@@ -1,5 +1,5 @@
 import { formatAngle, formatLength, type LengthUnit } from '@/core/units';
-import { leftBy, type SawBoard } from '@/core/sawing';
+import { leftBy, type SawBoard, type SetupUse } from '@/core/sawing';
 
 /** What is said of one cut. */
 export interface CutWords {
@@ -20,7 +20,7 @@ export const cutWords = (
 ): CutWords | null => {
   const cut = sequence.cuts[index];
   if (!cut) return null;
-  const length = (ticks: number) => formatLength(Math.max(0, Math.round(ticks)), unit);
+  const length = lengthIn(unit);
   const { setup, line, kind, store } = cut;
   const [from, to] = line;
   const isSlanted = kind === 'crosscut' && Math.abs(from[0] - to[0]) > SLIGHT;
@@ -48,6 +48,20 @@ export const cutWords = (
     leaves: said.join(' · '),
   };
 };
+
+/** A setting of the saw in words, and what is cut with it. */
+export const setupWordsOf = (
+  { setup, of, cuts, numbers }: SetupUse,
+  unit: LengthUnit,
+): { title: string; note: string } => ({
+  title: setupWords(setup, of, lengthIn(unit)),
+  note: `${cuts} ${cuts === 1 ? 'cut' : 'cuts'} · ${numbers.length === 1 ? 'drawing' : 'drawings'} ${numbers.join(', ')}`,
+});
+
+const lengthIn =
+  (unit: LengthUnit) =>
+  (ticks: number): string =>
+    formatLength(Math.max(0, Math.round(ticks)), unit);
 
 /** A line that leans by less is square, in ticks. */
 const SLIGHT = 8;
