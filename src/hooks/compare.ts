@@ -62,7 +62,8 @@ export const useAlternatives = (
   const plans = useQueries({
     queries: requests.map((request) => ({
       queryKey: ['alternative', request.key],
-      queryFn: ({ signal }: { signal: AbortSignal }) => services().plans.cache.compare(request, RANKS.plan, signal),
+      queryFn: ({ signal }: { signal: AbortSignal }) =>
+        services().plans.cache.compare(request, RANKS.plan, signal),
       ...DERIVED,
     })),
   });

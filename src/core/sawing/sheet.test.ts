@@ -30,10 +30,7 @@ test('six legs and two rails of one section: two stops, the longer first', () =>
     parts: 'part,qty,section,length\nleg,6,2x4,30\nrail,2,2x4,47',
     prices: "store,section,length,material,price\nYard,2x4,8',stud,4",
   });
-  const { boards } = boardsToSaw(
-    firstPlan(planInput(project, book)).layouts,
-    project.settings.kerf.ticks,
-  );
+  const { boards } = boardsToSaw(firstPlan(planInput(project, book)).layouts, project.settings.kerf.ticks);
   const stops = setupsOf(drawingsToSaw(boards)).flatMap(({ setup, cuts }) =>
     setup.tool === 'stop' ? [[Math.round(setup.stop / project.settings.kerf.ticks) / 8, cuts]] : [],
   );
