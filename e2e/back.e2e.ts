@@ -62,3 +62,37 @@ for (const [name, size, handsOf] of [
     expect(complaints).toEqual([]);
     await context.close();
   });
+
+for (const [what, size] of [
+  ['a phone', PHONE],
+  ['a wide screen', WIDE],
+] as const)
+  test(`a tab is in the address: there again after a reload, and after a step away and back: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const project = `${at.site.address}/project/compost-station`;
+    const tabs = [
+      ['compare', 'Ways to save'],
+      ['saw', 'Cut sheet'],
+      ['spend', 'Charts'],
+      ['prices', 'Stores'],
+      // There is room for both beside each other on a wide screen.
+      ...(size === PHONE ? [['buy', 'Boards'] as const] : []),
+    ] as const;
+    for (const [place, name] of tabs) {
+      await page.goto(`${project}/${place}`);
+      const tab = page.getByRole('tab', { name });
+      await tab.click();
+      await expect(page).toHaveURL(/\?view=\w+$/);
+      await page.reload();
+      await expect(tab).toHaveAttribute('aria-selected', 'true');
+      await page.getByRole('link', { name: 'Parts', exact: true }).click();
+      await expect(page).toHaveURL(`${project}/parts`);
+      await page.goBack();
+      await expect(tab).toHaveAttribute('aria-selected', 'true');
+      await page.getByRole('tab').first().click();
+      await expect(page).toHaveURL(`${project}/${place}`);
+    }
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

@@ -7,3 +7,4 @@ export * from './compare';
 export * from './readyToCompare';
 export { services } from './services';
 export * from './forAWhile';
+export * from './view';

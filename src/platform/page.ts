@@ -46,6 +46,18 @@ export const isHalfTyped = (): boolean => document.querySelector('[role=dialog],
 /** The path of the address, as /project/ID/buy. */
 export const pagePath = (): string => window.location.pathname;
 
+/** The tab that the address asks for on a path; undefined: the page is on another path. Empty: none is asked for. */
+export const viewInAddress = (path: string): string | undefined =>
+  pagePath() === path ? (new URLSearchParams(window.location.search).get('view') ?? '') : undefined;
+
+/** Writes into the address which tab is shown, without a step of the history; null: none. */
+export const keepViewInAddress = (view: string | null): void => {
+  const address = new URL(window.location.href);
+  if (view === null) address.searchParams.delete('view');
+  else address.searchParams.set('view', view);
+  window.history.replaceState(window.history.state, '', address);
+};
+
 export const reloadPage = (): void => window.location.reload();
 
 /** Asks the browser to print the page, as it does by its own keys. */

@@ -14,6 +14,7 @@ import {
   useForAWhile,
   usePlanned,
   useProject,
+  useView,
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
@@ -63,7 +64,7 @@ const Buy = ({ open }: { open: PlannedProject }) => {
   const isWide = useIsWide();
   const shown = shownPlan(plan);
   const isSettled = useForAWhile(doing === null && !isStale);
-  const [view, setView] = useState<'list' | 'boards'>('list');
+  const [view, setView] = useView(VIEWS, 'list');
   const cautions = useMemo(() => cautionsFor(hazardContext(project, book, plan)), [project, book, plan]);
   const [bought, setBought] = useState<PurchaseAt | null>(null);
   const [isAdding, setAdding] = useState(false);

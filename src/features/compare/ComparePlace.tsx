@@ -1,7 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { useLocalSearchParams } from 'expo-router';
 import { usualProposals, type Saving } from '@/core/compare';
 import { groupBy } from '@/core/groupBy';
 import { type PlanProblem } from '@/core/plan';
@@ -14,6 +13,7 @@ import {
   usePlanned,
   useProject,
   useProposals,
+  useView,
   useWaysToSave,
   type OpenProject,
   type PlannedProject,
@@ -50,10 +50,6 @@ const VIEWS = [
 ] as const;
 type ViewName = (typeof VIEWS)[number]['value'];
 
-/** The view that an address asks for. */
-const viewOf = (asked: string | undefined): ViewName =>
-  VIEWS.find(({ value }) => value === asked)?.value ?? 'ways';
-
 const NONE: Column[] = [];
 
 /** Columns beside the choice, at most; and as many as are proposed where none were picked. */
@@ -63,8 +59,7 @@ const PROPOSED = 5;
 const Compare = ({ open }: { open: PlannedProject }) => {
   const { project, book, dispatch, plan, doing, isStale, request } = open;
   const isWide = useIsWide();
-  const { view } = useLocalSearchParams<{ view?: string }>();
-  const [asked, setShown] = useState<ViewName>(viewOf(view));
+  const [asked, setShown] = useView(VIEWS, 'ways');
   // The tab answers at once, and what it opens follows.
   const shown = useDeferredValue<ViewName | null>(asked, null);
   const [isAdding, setIsAdding] = useState(false);

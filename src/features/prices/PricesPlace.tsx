@@ -6,7 +6,7 @@ import { assertNever } from '@/core/assertNever';
 import { writePrices } from '@/core/io';
 import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
-import { isLike, keepDraft, newId, saveFile, useDraft } from '@/hooks';
+import { isLike, keepDraft, newId, saveFile, useDraft, useView } from '@/hooks';
 import { ImportDialog } from '@/imports';
 import { ActionMenu, Button, Columns, Select, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { usePriceBookView, type PriceBookView } from './priceBookView';
@@ -65,6 +65,19 @@ const chosenOf = (kept: Kept | null): Chosen | null => {
     : { kind: 'store', id: kept.id, draft: kept.draft };
 };
 
+const viewsOf = (isOfProject: boolean): { value: View_; label: string }[] => [
+  { value: 'needed', label: isOfProject ? 'Needed here' : 'Needed' },
+  { value: 'all', label: 'All prices' },
+  // What is known by hand of the book alone has its place there.
+  ...(isOfProject
+    ? []
+    : [
+        { value: 'cheapest' as const, label: 'By unit' },
+        { value: 'materials' as const, label: 'Materials' },
+      ]),
+  { value: 'stores', label: 'Stores' },
+];
+
 const Prices = ({
   desk,
   place,
@@ -79,7 +92,8 @@ const Prices = ({
   const { project, stores, unit } = desk;
   const isWide = useIsWide();
   const router = useRouter();
-  const [view, setView] = useState<View_>(desk.needs.length > 0 ? 'needed' : 'all');
+  const views = viewsOf(project !== null);
+  const [view, setView] = useView(views, desk.needs.length > 0 ? 'needed' : 'all');
   const [chosen, setChosen] = useState<Chosen | null>(() => chosenOf(kept));
   const [opened, setOpened] = useState<'review' | 'import' | null>(asksFile ? 'import' : null);
   const feed = useNews(desk);
@@ -96,23 +110,7 @@ const Prices = ({
   return (
     <Columns detail={detail} width={view === 'all' ? 'all' : 'reading'}>
       {project ? null : <BookHead desk={desk} />}
-      <SegmentedButtons
-        label="Views of the prices"
-        value={view}
-        onChange={setView}
-        options={[
-          { value: 'needed', label: project ? 'Needed here' : 'Needed' },
-          { value: 'all', label: 'All prices' },
-          // What is known by hand of the book alone has its place there.
-          ...(project
-            ? []
-            : [
-                { value: 'cheapest' as const, label: 'By unit' },
-                { value: 'materials' as const, label: 'Materials' },
-              ]),
-          { value: 'stores', label: 'Stores' },
-        ]}
-      />
+      <SegmentedButtons label="Views of the prices" value={view} onChange={setView} options={views} />
       <View style={styles.actions}>
         <Button
           mode="contained"

@@ -1,4 +1,3 @@
-import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
@@ -12,6 +11,7 @@ import {
   useDraft,
   usePlanned,
   useProject,
+  useView,
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
@@ -58,12 +58,10 @@ const VIEWS = [
   { value: 'board', label: 'Board by board' },
   { value: 'sheet', label: 'Cut sheet' },
 ] as const;
-type ViewName = (typeof VIEWS)[number]['value'];
 
 const Saw = ({ open }: { open: PlannedProject }) => {
   const { project, book, plan } = open;
-  const { view: asked } = useLocalSearchParams<{ view?: string }>();
-  const [view, setView] = useState<ViewName>(asked === 'sheet' ? 'sheet' : 'board');
+  const [view, setView] = useView(VIEWS, 'board');
   const shown = shownPlan(plan);
   const { boards, refused } = useMemo(
     () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks),

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { explainSpent, typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
-import { usePlanned, useProject, useToday, type OpenProject, type PlannedProject } from '@/hooks';
+import { usePlanned, useProject, useToday, useView, type OpenProject, type PlannedProject } from '@/hooks';
 import { ImportDialog } from '@/imports';
 import { Button, Columns, Figure, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { Explained, type PurchaseAt } from '@/forms';
@@ -30,7 +30,6 @@ const VIEWS = [
   { value: 'reasons', label: 'Reasons' },
   { value: 'costs', label: 'Costs' },
 ] as const;
-type Shown = (typeof VIEWS)[number]['value'];
 
 type Detailed = { kind: 'entry'; at: PurchaseAt } | { kind: 'target' } | { kind: 'import' } | null;
 
@@ -38,7 +37,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
   const { project, book, plan, money } = open;
   const day = useToday();
   const isWide = useIsWide();
-  const [view, setView] = useState<Shown>('ledger');
+  const [view, setView] = useView(VIEWS, 'ledger');
   const [detailed, setDetailed] = useState<Detailed>(null);
   const [isExplained, setExplained] = useState(false);
   const entries = useMemo(() => ledgerOf(project), [project]);
