@@ -1,6 +1,6 @@
 import { type Basket, isCarried, lowerBound, planOf } from '../heuristics';
 import { isPreferred, planCost, type CuttingProblem, type Plan } from '../model';
-import { basketOf, type Chosen } from './baskets';
+import { basketOf, isWhole, type Chosen } from './baskets';
 import { deadlineIn, isLate, type Deadline } from './deadline';
 import type { Solver } from './highs';
 import { closeRoundingGap } from './roundingGap';
@@ -186,7 +186,11 @@ class Search {
       const times = isOver() ? null : solver.withLongerOffcut(chosen?.[index]?.times ?? [], isOver);
       if (!times || !chosen) continue;
       const tidied = chosen.map((one, at) => (at === index ? { ...one, times } : one));
-      this.take(basketOf(tidied, this.problem), tidied);
+      if (!tidied.every(isWhole)) continue;
+      const plan = planOf(this.problem, basketOf(tidied, this.problem));
+      // The same is bought: what comes to another sum is not what was meant.
+      const isSame = planCost(plan) === this.cost && isCarried(plan, this.problem.settings);
+      if (isSame && isPreferred(plan, this.best)) [this.best, this.chosen] = [plan, tidied];
     }
   }
 

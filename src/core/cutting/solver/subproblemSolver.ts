@@ -117,7 +117,7 @@ export class SubproblemSolver {
     if (this.isKnown(state)) state.isDone = true;
   }
 
-  /** A basket's part of this, as if it had been chosen here; null where a board of it is refused. */
+  /** A basket's part of this, as if it had been chosen here; null where that cannot be told by patterns and columns. */
   chosenOf(basket: Basket): Chosen | null {
     const times = timesIn(patternsOf(basket, this.subproblem), this.pool);
     const first = new Map(this.subproblem.tags.map(({ offer, column }) => [offer, column]));
@@ -126,7 +126,8 @@ export class SubproblemSolver {
       const column = first.get(offer);
       if (column !== undefined) values[column] = quantity;
     }
-    return times && { solver: this, times, values };
+    const chosen = times && { solver: this, times, values };
+    return chosen && isWhole(chosen) ? chosen : null;
   }
 
   /** Every pattern that can be part of a plan that costs no more than `cost`; null: too many to tell. */
