@@ -27,8 +27,8 @@ const MAX_CENTS = 3;
 /**
  * The price at which `project` comes to `goal`, of the board of the materials `fresh` that most is bought of, where it is
  * bought: that price moves alone. What the project costs is the least of straight lines over it, so that each new plan brings
- * the price nearer from below. The price given was planned at, and held; a cent above, it did not. Null where it does not win
- * even for nothing, costs no more at any price, or nothing of it is bought.
+ * the price nearer from below. The price given was planned at, and held; a cent above, it is proved not to. Null where that is not
+ * known, it does not win even for nothing, costs no more at any price, or nothing of it is bought.
  */
 export const breakEven = (
   project: Project,
@@ -46,12 +46,14 @@ export const breakEven = (
   if (!most || !offer) return null;
   const cent = toMicros(1, project.currency);
   const moved = new Set(offer.tiers.map(({ price }) => price.id));
-  const at = (share: number): { total: Minor; slope: number } | null => {
+  const at = (share: number): { total: Minor; slope: number; isProved: boolean } | null => {
     const held = atShare(book, moved, share);
     const made = share === 1 ? plan : planWith(project, held);
     if (!made || !shownBeside(made, plan)) return null;
-    const paid = (shownPlan(made)?.buys ?? []).filter(({ offerKey }) => offerKey === most.offerKey);
+    const shown = shownPlan(made);
+    const paid = (shown?.buys ?? []).filter(({ offerKey }) => offerKey === most.offerKey);
     return {
+      isProved: shown?.status === 'proved',
       total: projectMoney(project, held, made).total,
       slope: paid.reduce((sum, { costWithTax }) => sum + costWithTax, 0) / share,
     };
@@ -65,9 +67,11 @@ export const breakEven = (
     if (Math.abs(next - share) < 1e-4) break;
     share = next;
   }
-  const holds = (price: Minor): boolean => {
+  const holds = (price: Minor): boolean | null => {
     const found = at((price * cent) / most.unitPrice);
-    return found !== null && found.total <= goal;
+    if (found && found.total <= goal) return true;
+    // What costs more as far as is known may cost less.
+    return found?.isProved === false ? null : false;
   };
   const price = lastThatHolds(Math.round((most.unitPrice * share) / cent), holds);
   return price === null
@@ -75,13 +79,16 @@ export const breakEven = (
     : { item: most.item, store: most.store, price, now: toMinor(most.unitPrice, project.currency) };
 };
 
-/** The last price near one that holds, a cent above which none does; null: there is none near. */
-const lastThatHolds = (near: Minor, holds: (price: Minor) => boolean): Minor | null => {
+/** The last price near one that holds, a cent above which none does; null: there is none near, or it is not known. */
+const lastThatHolds = (near: Minor, holds: (price: Minor) => boolean | null): Minor | null => {
   const isUp = near > 0 && holds(near);
+  if (isUp === null) return null;
   for (let step = 1; step <= MAX_CENTS; step++) {
     const price = isUp ? near + step : near - step;
     if (price <= 0) return null;
-    if (holds(price) !== isUp) return isUp ? price - 1 : price;
+    const held = holds(price);
+    if (held === null) return null;
+    if (held !== isUp) return isUp ? price - 1 : price;
   }
   return null;
 };
