@@ -2,7 +2,7 @@ import { textHash } from '../textHash';
 import type { PlanInput } from './inputTypes';
 
 /** Goes up when the same input would be planned otherwise: what was kept of before is then planned anew. */
-const PLANNER_VERSION = 7;
+const PLANNER_VERSION = 8;
 
 /**
  * A name for all that decides a plan: the same for two inputs of which the same plan follows. What decides nothing is not in

@@ -149,11 +149,12 @@ const firstCuts = ({
   /** The best strip of a height; null where it is worth no more than what is there. */
   function bestStrip(height: number, most: number): Strip | null {
     const nesting = nested.filter(({ across }) => across === height);
-    const slots = slotsIn(stacks, height).filter(({ most: count }) => count > 0);
-    const highest = Math.max(atMost(slots, wide), nestedDensity(nesting, worth) * wide * (1 + 1e-12));
-    if (highest <= most) return null;
+    const slots = slotsIn(stacks, height);
+    // What nests may fill what the stacks leave, cell by cell.
+    const rows = { size: 1, worth: nestedDensity(nesting, worth), most: wide };
+    if (atMost([...slots, rows], wide) <= most) return null;
     const plain = bestValues(slots, wide)[wide] as number;
-    const filling = nestedFilling(nesting, slotsIn(stacks, height), worth, wide);
+    const filling = nestedFilling(nesting, slots, worth, wide);
     const isNested = filling !== null && filling.worth > plain;
     const value = isNested ? filling.worth : plain;
     return value > most ? { height, worth: value, filling: isNested ? filling : null } : null;
