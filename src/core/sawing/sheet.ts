@@ -15,7 +15,6 @@ export interface SawDrawing {
 /** One setting of the saw, and what is cut with it. */
 export interface SetupUse {
   setup: Setup;
-  kind: 'crosscut' | 'rip';
   /** Of boards or of sheets. */
   of: Layout['kind'];
   /** How many cuts are made with it, over all boards. */
@@ -42,10 +41,10 @@ export const drawingsToSaw = (boards: SawBoard[]): SawDrawing[] => {
 export const setupsOf = (drawings: SawDrawing[]): SetupUse[] => {
   const uses = new Map<string, SetupUse>();
   for (const { number, layout, sequence, count } of drawings)
-    for (const { setup, kind, store } of sequence.cuts) {
+    for (const { setup, store } of sequence.cuts) {
       if (store) continue;
-      const key = `${layout.kind} ${kind} ${setupKey(setup)}`;
-      const use = uses.get(key) ?? { setup, kind, of: layout.kind, cuts: 0, numbers: [] };
+      const key = `${layout.kind} ${setupKey(setup)}`;
+      const use = uses.get(key) ?? { setup, of: layout.kind, cuts: 0, numbers: [] };
       use.cuts += count;
       if (!use.numbers.includes(number)) use.numbers.push(number);
       uses.set(key, use);

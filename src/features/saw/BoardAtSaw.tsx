@@ -2,10 +2,9 @@ import { StyleSheet, View } from 'react-native';
 import type { OwnMaterials } from '@/core/lumber';
 import type { Project } from '@/core/project';
 import { piecesFree, type SawBoard } from '@/core/sawing';
-import { formatStockLength } from '@/core/units';
 import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
 import { Button, Text } from '@/ui';
-import { cutWords } from './words';
+import { cutWords, stockWords } from './words';
 
 interface Props {
   board: SawBoard;
@@ -45,7 +44,7 @@ export const BoardAtSaw = ({
   return (
     <View style={styles.board} role="region" aria-label="At the saw">
       <View>
-        <Text size="title">{`${layout.section} ${layout.material} ${formatStockLength(layout.length, unit)}`}</Text>
+        <Text size="title">{stockWords(layout, unit)}</Text>
         <Text size="small" tone="soft">
           {`${place} of ${of} · drawing ${board.number} · ${sourceWords(layout, project)}`}
         </Text>

@@ -2,11 +2,11 @@ import { StyleSheet, View } from 'react-native';
 import type { OwnMaterials } from '@/core/lumber';
 import type { Project } from '@/core/project';
 import { drawingsToSaw, setupsOf, type SawBoard, type SawDrawing, type SetupUse } from '@/core/sawing';
-import { formatStockLength, type LengthUnit } from '@/core/units';
+import type { LengthUnit } from '@/core/units';
 import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
 import { printPage } from '@/platform/page';
 import { Button, Row, SectionHeader, Text, useColors } from '@/ui';
-import { cutWords, setupWordsOf } from './words';
+import { cutWords, setupWordsOf, stockWords } from './words';
 
 interface Props {
   boards: SawBoard[];
@@ -53,10 +53,10 @@ export const CutSheet = ({ boards, project, own, letters }: Props) => {
 const Settings = ({ uses, unit }: { uses: SetupUse[]; unit: LengthUnit }) => (
   <View>
     <SectionHeader title="Settings of the saw" note={`${uses.length}`} />
-    {uses.map((use) => {
+    {uses.map((use, index) => {
       const words = setupWordsOf(use, unit);
       return (
-        <Row key={words.title} style={styles.row}>
+        <Row key={index} style={styles.row}>
           <Box />
           <Text style={styles.grow}>{words.title}</Text>
           <Text tone="soft">{words.note}</Text>
@@ -79,15 +79,14 @@ const OneDrawing = ({
     <View role="listitem" style={styles.drawing}>
       <View style={styles.over}>
         <View style={styles.grow}>
-          <Text size="strong">
-            {`${count} × ${layout.section} ${layout.material} ${formatStockLength(layout.length, unit)}`}
-          </Text>
+          <Text size="strong">{`${count} × ${stockWords(layout, unit)}`}</Text>
           <Text size="small" tone="soft">{`Drawing ${number} · ${sourceWords(layout, project)}`}</Text>
         </View>
         <View style={styles.boxes} aria-hidden>
-          {Array.from({ length: Math.min(count, MOST_BOXES) }, (_, index) => (
+          {Array.from({ length: count > MOST_BOXES ? 0 : count }, (_, index) => (
             <Box key={index} />
           ))}
+          {count > MOST_BOXES ? <Text>{`______ of ${count}`}</Text> : null}
         </View>
       </View>
       <DrawnLayout layout={layout} drawn={drawn} own={own} longest={longest} pieces={drawn.pieces} />
@@ -111,7 +110,8 @@ const OneDrawing = ({
 /** A box to tick with a pencil. */
 const Box = () => <View testID="box" aria-hidden style={[styles.box, { borderColor: useColors().soft }]} />;
 
-const MOST_BOXES = 12;
+/** Of more boards the number is written down. */
+const MOST_BOXES = 60;
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 16, flexWrap: 'wrap' },
@@ -119,7 +119,7 @@ const styles = StyleSheet.create({
   grow: { flex: 1, minWidth: 160 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingVertical: 6 },
   drawing: { paddingBottom: 16, paddingHorizontal: 16, gap: 8 },
-  boxes: { flexDirection: 'row', flexWrap: 'wrap', gap: 6 },
+  boxes: { flexDirection: 'row', flexWrap: 'wrap', gap: 6, maxWidth: 240, justifyContent: 'flex-end' },
   // On paper heights are let go; what is to be ticked keeps its own.
   box: { minWidth: 18, minHeight: 18, borderWidth: 1.5, borderRadius: 3 },
   cut: { flexDirection: 'row', gap: 10 },

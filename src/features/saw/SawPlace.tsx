@@ -4,7 +4,6 @@ import { ActivityIndicator } from 'react-native-paper';
 import { boardsToSaw, type SawBoard } from '@/core/sawing';
 import { partLetters } from '@/core/project';
 import { shownPlan } from '@/core/plan';
-import { formatStockLength } from '@/core/units';
 import {
   isLike,
   keepDraft,
@@ -20,6 +19,7 @@ import { Button, Columns, Row, SectionHeader, SegmentedButtons, Text, useAwake, 
 import { BoardAtSaw } from './BoardAtSaw';
 import { CutSheet } from './CutSheet';
 import { Pile } from './Pile';
+import { stockWords } from './words';
 
 /** At the saw: one board at a time, its next cut lit, and the pile that is still to be cut. */
 export const SawPlace = ({ id }: { id: string }) => {
@@ -162,7 +162,7 @@ const BoardByBoard = ({
           style={styles.row}
         >
           <Text size={each === board ? 'strong' : 'body'}>
-            {`${index + 1} · ${each.layout.section} ${each.layout.material} ${formatStockLength(each.layout.length, project.unit)}`}
+            {`${index + 1} · ${stockWords(each.layout, project.unit)}`}
           </Text>
           <Text size="small" tone="soft">
             {`${doneOf(each)} of ${each.sequence.cuts.length} cuts · ${settingsWords(each.setups)}`}

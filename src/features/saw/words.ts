@@ -1,5 +1,9 @@
-import { formatAngle, formatLength, type LengthUnit } from '@/core/units';
+import { formatAngle, formatLength, formatStockLength, type LengthUnit } from '@/core/units';
 import { leftBy, type SawBoard, type SetupUse } from '@/core/sawing';
+
+/** What is sawn, as `2x4 pine 8'`. */
+export const stockWords = ({ section, material, length }: SawBoard['layout'], unit: LengthUnit): string =>
+  `${section} ${material} ${formatStockLength(length, unit)}`;
 
 /** What is said of one cut. */
 export interface CutWords {

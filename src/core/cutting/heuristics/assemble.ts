@@ -33,15 +33,19 @@ export interface Basket {
 /** A basket as a plan: money rounded once per store (goods, then tax), boards drawn, like ones counted. */
 export const assemble = (input: CuttingProblem, basket: Basket): Plan => {
   const { layouts, short } = layoutsOf(input, basket);
-  const cut = [...basket.boards, ...basket.panels].map(({ stock }) => stock);
-  return paidAt(input, withSpares(basket.purchases, cut, input), layouts, short);
+  return paidAt(input, purchasesWithSpares(input, basket), layouts, short);
 };
 
 /** What a basket costs, with what a plan is weighed by; nothing is drawn for it. */
-export const basketCost = (input: CuttingProblem, { boards, panels, purchases }: Basket): Minor => {
-  const cut = [...boards, ...panels].map(({ stock }) => stock);
-  return planCost(paidAt(input, withSpares(purchases, cut, input), [], []));
-};
+export const basketCost = (input: CuttingProblem, basket: Basket): Minor =>
+  planCost(paidAt(input, purchasesWithSpares(input, basket), [], []));
+
+const purchasesWithSpares = (input: CuttingProblem, { boards, panels, purchases }: Basket): Purchases[] =>
+  withSpares(
+    purchases,
+    [...boards, ...panels].map(({ stock }) => stock),
+    input,
+  );
 
 /** A plan of what is bought and cut, with the money it comes to. */
 export const paidAt = (

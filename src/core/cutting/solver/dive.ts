@@ -9,7 +9,7 @@ import {
 } from './master';
 import type { Program, StockSupply } from './modelBuilder';
 import type { WoodInstance } from './subproblem';
-import type { Pattern } from './types';
+import type { CuttingInstance, Pattern } from './types';
 
 /** How often each pattern of the pool is cut, by its place. */
 export type Times = [pattern: number, times: number][];
@@ -84,6 +84,29 @@ export const timesIn = (used: Pattern[], pool: PatternPool): Times | null => {
   return [...counts];
 };
 
+/** How many of each type patterns leave to be cut: none where they cut more. */
+export const demandLeft = (
+  times: Iterable<[pattern: number, times: number]>,
+  types: CuttingInstance['types'],
+  patterns: Pattern[],
+): number[] => {
+  const left = types.map(({ demand }) => demand);
+  for (const [index, count] of times)
+    for (const [type, each] of patterns[index]?.counts ?? [])
+      left[type] = Math.max(0, (left[type] ?? 0) - each * count);
+  return left;
+};
+
+/** How many boards of each of so many stocks patterns cut. */
+export const boardsCut = (times: Times, patterns: Pattern[], stocks: number): number[] => {
+  const boards = Array.from({ length: stocks }, () => 0);
+  for (const [index, count] of times) {
+    const stock = patterns[index]?.stock ?? 0;
+    boards[stock] = (boards[stock] ?? 0) + count;
+  }
+  return boards;
+};
+
 /** How far a dive turns back before it gives up. */
 const MAX_TURNS = 80;
 
@@ -106,7 +129,7 @@ export const dive = (
   let last: { pattern: number; before: number } | null = null;
   try {
     for (;;) {
-      const left = leftOf(fixed);
+      const left = demandLeft(fixed, wood.types, pool.patterns);
       const round = generateColumns(master, pool, wood, left, isLate, true);
       if (isLate()) return null;
       const isMissing = missing !== null && isAnyMissing(round.values, missing);
@@ -149,14 +172,6 @@ export const dive = (
   function setFixed(index: number, times: number): void {
     fixed.set(index, times);
     linear.boundColumn(firstPattern + index, times, Infinity);
-  }
-
-  function leftOf(kept: Map<number, number>): number[] {
-    const left = wood.types.map(({ demand }) => demand);
-    for (const [index, times] of kept)
-      for (const [type, count] of pool.patterns[index]?.counts ?? [])
-        left[type] = Math.max(0, (left[type] ?? 0) - count * times);
-    return left;
   }
 };
 

@@ -58,49 +58,32 @@ const charged = (
   return best;
 };
 
-const withItem = (
-  later: Float64Array,
-  { size, worth, most }: Item,
-  cells: number,
-): Float64Array<ArrayBuffer> => {
+const withItem = (later: Float64Array, item: Item, cells: number): Float64Array<ArrayBuffer> => {
   const best = Float64Array.from(later);
-  if (worth <= 0 || most === 0) return best;
-  if (most * size >= cells) {
-    for (let cell = size; cell <= cells; cell++) {
-      const sum = (best[cell - size] as number) + worth;
-      if (sum > (best[cell] as number)) best[cell] = sum;
-    }
-    return best;
-  }
-  for (let count = 1; count <= most; count++) {
-    const taken = count * size;
-    const gained = count * worth;
-    for (let cell = taken; cell <= cells; cell++) {
-      const sum = (later[cell - taken] as number) + gained;
-      if (sum > (best[cell] as number)) best[cell] = sum;
-    }
-  }
+  addItem(best, item, cells);
   return best;
+};
+
+/** Makes a table over: what is in it, or the item as often as it fits and is wanted besides. */
+const addItem = (best: Float64Array, { size, worth, most }: Item, cells: number): void => {
+  if (worth <= 0 || most === 0) return;
+  if (most * size >= cells) {
+    for (let cell = size; cell <= cells; cell++) improve(best, cell, size, worth);
+    return;
+  }
+  for (let count = 0; count < most; count++)
+    for (let cell = cells; cell >= size; cell--) improve(best, cell, size, worth);
+};
+
+const improve = (best: Float64Array, cell: number, size: number, worth: number): void => {
+  const sum = (best[cell - size] as number) + worth;
+  if (sum > (best[cell] as number)) best[cell] = sum;
 };
 
 /** What items are worth at the most in each number of cells, without what they are: one table, made over in place. */
 export const bestValues = (items: Item[], cells: number): Float64Array => {
   const best = new Float64Array(cells + 1);
-  for (const { size, worth, most } of items) {
-    if (worth <= 0) continue;
-    const isEndless = most * size >= cells;
-    for (let count = isEndless ? 1 : most; count > 0; count--)
-      if (isEndless)
-        for (let cell = size; cell <= cells; cell++) {
-          const sum = (best[cell - size] as number) + worth;
-          if (sum > (best[cell] as number)) best[cell] = sum;
-        }
-      else
-        for (let cell = cells; cell >= size; cell--) {
-          const sum = (best[cell - size] as number) + worth;
-          if (sum > (best[cell] as number)) best[cell] = sum;
-        }
-  }
+  for (const item of items) addItem(best, item, cells);
   return best;
 };
 

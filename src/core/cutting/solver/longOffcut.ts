@@ -1,4 +1,4 @@
-import { dive, timesOf, type Filler, type Times } from './dive';
+import { boardsCut, demandLeft, dive, type Filler, type Times } from './dive';
 import type { PatternPool } from './master';
 import type { WoodInstance } from './subproblem';
 import type { Pattern } from './types';
@@ -17,11 +17,7 @@ export const withLongerOffcut = (
   times: Times,
   isOver: () => boolean,
 ): Times | null => {
-  const boards = wood.stocks.map(() => 0);
-  for (const [index, count] of times) {
-    const stock = pool.patterns[index]?.stock ?? 0;
-    boards[stock] = (boards[stock] ?? 0) + count;
-  }
+  const boards = boardsCut(times, pool.patterns, wood.stocks.length);
   let longest = Math.max(0, ...times.map(([index]) => leftOf(pool.patterns[index], wood)));
   let best: Times | null = null;
   const used = wood.stocks
@@ -54,11 +50,9 @@ const leftOf = (pattern: Pattern | undefined, { types, stocks }: WoodInstance): 
 
 /** Patterns with one more board of a stock, for the pieces that they leave out; null where those do not fit on it. */
 const withRest = (times: Times, stock: number, { types }: WoodInstance, pool: PatternPool): Times | null => {
-  const left = types.map(({ demand }) => demand);
-  for (const [index, count] of times)
-    for (const [type, each] of pool.patterns[index]?.counts ?? [])
-      left[type] = Math.max(0, (left[type] ?? 0) - each * count);
-  const counts = left.flatMap((count, type): [number, number][] => (count > 0 ? [[type, count]] : []));
+  const counts = demandLeft(times, types, pool.patterns).flatMap((count, type): [number, number][] =>
+    count > 0 ? [[type, count]] : [],
+  );
   if (counts.length === 0) return null;
   const rest: Pattern = { stock, counts, cutting: null };
   pool.add([rest]);
@@ -66,9 +60,5 @@ const withRest = (times: Times, stock: number, { types }: WoodInstance, pool: Pa
   if (at < 0) return null;
   const all = new Map(times);
   all.set(at, (all.get(at) ?? 0) + 1);
-  return timesOf(
-    pool.patterns.map((_, index) => all.get(index) ?? 0),
-    0,
-    pool.patterns.length,
-  );
+  return [...all];
 };

@@ -1,7 +1,7 @@
 import type { Basket } from '../heuristics';
 import { isWhole, patternsOf, type Chosen } from './baskets';
 import { isLate as isTimeUp, type Deadline } from './deadline';
-import { boardsOf, dive, fillBoards, timesIn, timesOf, type Filler, type Times } from './dive';
+import { boardsCut, boardsOf, dive, fillBoards, timesIn, timesOf, type Filler, type Times } from './dive';
 import { cutRow, faceCut } from './cuttingPlanes';
 import type { Solver } from './highs';
 import {
@@ -66,6 +66,7 @@ export class SubproblemSolver {
   private readonly relaxation: Relaxation;
   private readonly purchaser: Purchaser;
   private readonly isParted: boolean;
+  private readonly isOfSheets: boolean;
   private readonly steps: readonly NextStep[];
   private filler: Filler | null = null;
 
@@ -79,8 +80,8 @@ export class SubproblemSolver {
     this.pool = newPatternPool(subproblem.isAllowed);
     this.purchaser = newPurchaser(subproblem, solver, tolerance, deadline);
     this.isParted = subproblem.wood.generators.some((generator) => generator.panel !== null);
-    const isOfSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
-    this.steps = isOfSheets && subproblem.pieces >= MANY_PIECES ? HEURISTIC_FIRST : BOUND_FIRST;
+    this.isOfSheets = subproblem.wood.stocks.some(({ kind }) => kind === 'sheet');
+    this.steps = this.isOfSheets && subproblem.pieces >= MANY_PIECES ? HEURISTIC_FIRST : BOUND_FIRST;
     this.relaxation = new Relaxation(subproblem, solver, this.pool, deadline, this.isParted);
     const byFace = faceCut(subproblem);
     if (byFace) this.cuts.push(byFace);
@@ -179,7 +180,7 @@ export class SubproblemSolver {
   private packFirst(state: SubproblemState): void {
     const { pieces, wood } = this.subproblem;
     this.packShelves(state, FIRST_SHARE, TRIES_A_PIECE * pieces);
-    if (wood.stocks.some(({ kind }) => kind === 'sheet') && pieces >= SOME_PIECES)
+    if (this.isOfSheets && pieces >= SOME_PIECES)
       this.fillOneByOne(state, 2 * FIRST_SHARE, faceWorths(wood), pieces);
   }
 
@@ -303,11 +304,7 @@ export class SubproblemSolver {
 
   /** Keeps whole patterns, at the cheapest purchases that bring their boards. */
   private buy(state: SubproblemState, times: Times): void {
-    const boards = this.subproblem.wood.stocks.map(() => 0);
-    for (const [pattern, count] of times) {
-      const stock = this.pool.patterns[pattern]?.stock ?? 0;
-      boards[stock] = (boards[stock] ?? 0) + count;
-    }
+    const boards = boardsCut(times, this.pool.patterns, this.subproblem.wood.stocks.length);
     const { values, objective } = this.purchaser.boards(state.stores, boards);
     if (values) this.keep(state, times, values, objective);
   }
