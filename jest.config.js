@@ -10,7 +10,7 @@ module.exports = {
       displayName: 'core',
       testEnvironment: 'node',
       transform: { '\\.[jt]sx?$': '<rootDir>/scripts/jest-esbuild.js' },
-      transformIgnorePatterns: ['/node_modules/(?!(nanoid|lru-cache|date-fns|fast-check)/)'],
+      transformIgnorePatterns: ['/node_modules/(?!(nanoid|date-fns|fast-check)/)'],
       testMatch: ['<rootDir>/src/{cli,core}/**/*.test.ts', '<rootDir>/server/**/*.test.ts'],
     },
     {

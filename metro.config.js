@@ -1,6 +1,7 @@
 const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { version: directImports } = require('./scripts/direct-imports');
+const { isUnused, slimFor } = require('./scripts/unused-parts');
 
 const config = getDefaultConfig(__dirname);
 
@@ -12,7 +13,10 @@ const NODE_ONLY = new Set(['fs', 'path', 'crypto', 'node:fs', 'node:path', 'node
 config.resolver.resolveRequest = (context, name, platform) => {
   if (name === 'highs') return { type: 'sourceFile', filePath: HIGHS };
   if (context.originModulePath === HIGHS && NODE_ONLY.has(name)) return { type: 'empty' };
-  return context.resolveRequest(context, name, platform);
+  const slim = slimFor(context.originModulePath, name);
+  if (slim) return { type: 'sourceFile', filePath: slim };
+  const found = context.resolveRequest(context, name, platform);
+  return found.type === 'sourceFile' && isUnused(found.filePath) ? { type: 'empty' } : found;
 };
 
 // Imports are made straight by what the indexes of folders say: another build follows from other indexes.

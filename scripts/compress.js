@@ -13,9 +13,9 @@ const files = (folder) =>
 
 for (const file of files(process.argv[2]).filter((name) => COMPRESSIBLE.test(name))) {
   const content = fs.readFileSync(file);
-  fs.writeFileSync(
-    `${file}.br`,
-    zlib.brotliCompressSync(content, { params: { [zlib.constants.BROTLI_PARAM_QUALITY]: 10 } }),
-  );
+  // Scripts are what one waits for: theirs is the best there is, at a second for each megabyte.
+  const quality = file.endsWith('.js') ? 11 : 10;
+  const params = { [zlib.constants.BROTLI_PARAM_QUALITY]: quality };
+  fs.writeFileSync(`${file}.br`, zlib.brotliCompressSync(content, { params }));
   fs.writeFileSync(`${file}.gz`, zlib.gzipSync(content, { level: 9 }));
 }

@@ -1,7 +1,7 @@
-import { LRUCache } from 'lru-cache';
 import type { Plan } from '@/core/plan';
 import type { Planner } from '@/workers/planner.worker';
 import { againstOf, type PlanRequest } from './planRequest';
+import { RecentMap } from './recentMap';
 import type { WorkerPool } from './workerPool';
 
 /** A plan, and whether the search for a better one has ended. */
@@ -17,7 +17,7 @@ export const RANK = { first: 0, byHand: 1, search: 1, several: 4 };
 
 /** The plans of requests, each asked of a worker once: one cache for planning and comparing. */
 export class PlanCache {
-  private readonly held = new LRUCache<string, FoundPlan>({ max: MAX_CACHED });
+  private readonly held = new RecentMap<string, FoundPlan>(MAX_CACHED);
 
   /** `proxy` wraps a callback so that a worker can call it. */
   constructor(

@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import loadHighs from 'highs';
 import {
   breakEven,
   proposalsFor,
@@ -30,6 +29,7 @@ import {
   type Solver,
 } from '@/core/plan/planner';
 import type { Book, Project } from '@/core/project';
+import { loadPartsHere } from '@/platform/workerParts';
 
 /** Seconds that the solver may take for the plan of a project, for one of a comparison, and for one of a way to save. */
 const TIME_LIMIT = 10;
@@ -39,13 +39,15 @@ const TIME_LIMIT_WAY = 2;
 const WAYS_LIMIT = 10;
 const COMBINATIONS_LIMIT = 5;
 
+loadPartsHere();
+
 let solver: Promise<Solver> | null = null;
 
-/** The solver, loaded once for the life of the worker. Its code comes from where the app comes from. */
+/** The solver, loaded once for the life of the worker, when it is first asked for: a first plan needs none. */
 const loaded = (): Promise<Solver> => {
-  solver ??= loadHighs({ locateFile: () => '/highs.wasm' }).then((highs) =>
-    solverOf(highs as unknown as Highs),
-  );
+  solver ??= import('highs')
+    .then(({ default: load }) => load({ locateFile: () => '/highs.wasm' }))
+    .then((highs) => solverOf(highs as unknown as Highs));
   return solver;
 };
 
