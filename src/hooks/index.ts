@@ -8,3 +8,4 @@ export * from './readyToCompare';
 export { services } from './services';
 export * from './forAWhile';
 export * from './view';
+export * from './afterPaint';

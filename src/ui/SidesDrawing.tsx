@@ -80,6 +80,37 @@ export const SidesDrawing = ({ views, colorOf, letterOf, say, height, label }: P
   );
 };
 
+/** A view as a small picture, without letters or measures: what a thing is, at a glance. */
+export const SidePicture = ({
+  side,
+  colorOf,
+  width,
+  height,
+}: Pick<Props, 'colorOf'> & { side: Side; width: number; height: number }) => {
+  const colors = useColors();
+  const { left, bottom, wide, high } = boundsOf({ ...side, dimensions: [] });
+  const scale = Math.min((width - 4) / wide, (height - 4) / high);
+  const X = (x: number) => (width - wide * scale) / 2 + (x - left) * scale;
+  const Y = (y: number) => height - 2 - (y - bottom) * scale;
+  return (
+    <Svg width={width} height={height} aria-hidden>
+      {behindFirst(side.shapes).map(({ role, corners, behind }, index) => (
+        <Polygon
+          key={index}
+          points={corners.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
+          fill={colorOf(role) ?? colors.paper}
+          fillOpacity={behind ? 0.55 : 1}
+          stroke={colorOf(role) ? colors.onWood : colors.soft}
+          strokeWidth={0.6}
+        />
+      ))}
+    </Svg>
+  );
+};
+
+const behindFirst = (shapes: Side['shapes']): Side['shapes'] =>
+  [...shapes].sort((a, b) => Number(b.behind ?? false) - Number(a.behind ?? false));
+
 const OneSide = ({
   side,
   bounds,
@@ -92,7 +123,7 @@ const OneSide = ({
   const X = (x: number) => MARGIN + (x - bounds.left) * scale;
   const Y = (y: number) => HEAD + MARGIN + (bounds.high - (y - bounds.bottom)) * scale;
   const named = new Set<string>();
-  const shapes = [...side.shapes].sort((a, b) => Number(b.behind ?? false) - Number(a.behind ?? false));
+  const shapes = behindFirst(side.shapes);
   const lettered = shapes.flatMap((shape) => {
     const xs = shape.corners.map(([x]) => X(x));
     const ys = shape.corners.map(([, y]) => Y(y));

@@ -1,70 +1,25 @@
 import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/units';
-import {
-  chosenOption,
-  FIRST_GROUP,
-  numbered,
-  partLetters,
-  resolveJoint,
-  withLetter,
-  type Exposure,
-  type Group,
-  type Project,
-} from '@/core/project';
+import { chosenOption, numbered, partLetters, resolveJoint, withLetter, type Exposure } from '@/core/project';
 import {
   answerFault,
-  HELPERS,
   helperOf,
   isAsked,
   previewMade,
   sizesOf,
   toldBefore,
   usualAnswers,
-  type Ask,
   type Helper,
   type HelperInput,
 } from '@/core/takeoff';
 import { woodTone } from '@/core/lumber';
 import { newId, type OpenProject } from '@/hooks';
-import { Button, Choice, Sheet, SidesDrawing, TextField, TOUCH, useColors, useIsWide, Text } from '@/ui';
+import { Button, Choice, Sheet, SidesDrawing, TextField, useColors, useIsWide, Text } from '@/ui';
+import { AskField } from './AskField';
 import { MaterialField } from './MaterialField';
+import { withoutUntouched } from './untouched';
 import { EXPOSURES, partWords } from './words';
-
-/** Picks what is being built. */
-export const HelperList = ({
-  onPick,
-  onClose,
-}: {
-  onPick: (helper: Helper) => void;
-  onClose: () => void;
-}) => {
-  const colors = useColors();
-  return (
-    <Sheet title="What are you building?" onClose={onClose}>
-      <Text tone="soft">
-        A few measures give the parts, their fasteners and a drawing. All of it can be changed afterwards.
-      </Text>
-      {HELPERS.map((helper) => (
-        <Pressable
-          key={helper.id}
-          role="button"
-          aria-label={helper.title}
-          onPress={() => onPick(helper)}
-          style={({ pressed }) => [
-            styles.helper,
-            { borderColor: colors.hairline, backgroundColor: pressed ? colors.pale : colors.paper },
-          ]}
-        >
-          <Text size="strong">{helper.title}</Text>
-          <Text size="small" tone="soft">
-            {helper.about}
-          </Text>
-        </Pressable>
-      ))}
-    </Sheet>
-  );
-};
 
 interface Props {
   open: OpenProject;
@@ -109,10 +64,7 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
     if (command.type === 'addMade')
       dispatch([
         { ...command, group: { ...command.group, exposure: exposure ?? command.group.exposure } },
-        // The group that a new project begins with gives way to the first that something is in.
-        ...project.groups
-          .filter((first) => isUntouched(first, project))
-          .map(({ id }) => ({ type: 'removeGroup' as const, groupId: id })),
+        ...withoutUntouched(project),
       ]);
     else dispatch(command);
     onClose();
@@ -179,14 +131,6 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
   );
 };
 
-/** Whether a group is as a new project has it: nothing was ever put in it. */
-const isUntouched = ({ id, name, materials, options }: Group, { extras }: Project): boolean =>
-  name === FIRST_GROUP &&
-  materials.length === 0 &&
-  options.length === 1 &&
-  options.every(({ parts }) => parts.length === 0) &&
-  extras.every(({ groupId }) => groupId !== id);
-
 type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
 
 const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
@@ -250,33 +194,6 @@ const Result = ({ made: { project, group, option }, helper }: { made: Shown; hel
   );
 };
 
-const AskField = ({
-  ask,
-  value,
-  error,
-  unit,
-  onChange,
-}: {
-  ask: Ask;
-  value: string;
-  error: string | null;
-  unit: 'in' | 'mm';
-  onChange: (text: string) => void;
-}) =>
-  ask.kind === 'choice' ? (
-    <Choice label={ask.label} value={value} options={ask.choices ?? []} onChange={onChange} />
-  ) : (
-    <TextField
-      label={ask.label}
-      value={value}
-      onChange={onChange}
-      error={error}
-      help={ask.help ?? null}
-      pad={ask.kind === 'length' ? unit : undefined}
-      inputMode={ask.kind === 'count' ? 'numeric' : undefined}
-    />
-  );
-
 /** The helper that made a group; undefined when it was made by hand. */
 export const helperOfGroup = (open: OpenProject, groupId: string): Helper | undefined => {
   const group = open.project.groups.find(({ id }) => id === groupId);
@@ -285,7 +202,6 @@ export const helperOfGroup = (open: OpenProject, groupId: string): Helper | unde
 };
 
 const styles = StyleSheet.create({
-  helper: { borderWidth: 1, padding: 12, minHeight: TOUCH, gap: 2 },
   drawn: { paddingHorizontal: 8, paddingVertical: 6, flexGrow: 1, justifyContent: 'center' },
   result: { borderTopWidth: 1, paddingTop: 12, gap: 4 },
 });

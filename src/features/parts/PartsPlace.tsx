@@ -6,7 +6,7 @@ import { formatArea, formatMoney, formatWeight } from '@/core/units';
 import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/core/plan';
 import { needsOf } from '@/core/pricing';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
-import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried, type Helper } from '@/core/takeoff';
+import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried } from '@/core/takeoff';
 import { newId, useProject, type OpenProject, useSnapshot } from '@/hooks';
 import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
@@ -14,7 +14,9 @@ import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
 import { GroupHardware } from './GroupHardware';
 import { GroupList } from './GroupList';
-import { HelperForm, HelperList, helperOfGroup } from './HelperSheet';
+import { BuildingList, type Building } from './BuildingList';
+import { HelperForm, helperOfGroup } from './HelperSheet';
+import { TemplateForm } from './TemplateForm';
 import { JointForm } from './JointForm';
 import { MeasureForm } from './MeasureForm';
 import { MeasuresBand } from './MeasuresBand';
@@ -165,7 +167,7 @@ const OpenedSheet = ({
   setOpened: (opened: Opened) => void;
   groupId: string | null;
 }) => {
-  const [picked, setPicked] = useState<Helper | null>(null);
+  const [picked, setPicked] = useState<Building | null>(null);
   const close = () => {
     setPicked(null);
     setOpened(null);
@@ -178,10 +180,11 @@ const OpenedSheet = ({
       <HelperForm open={open} helper={helper} groupId={opened.groupId} onClose={close} />
     ) : null;
   }
-  return picked ? (
-    <HelperForm key={picked.id} open={open} helper={picked} onClose={close} />
+  if (!picked) return <BuildingList unit={open.project.unit} onPick={setPicked} onClose={close} />;
+  return picked.kind === 'template' ? (
+    <TemplateForm open={open} template={picked.template} onClose={close} />
   ) : (
-    <HelperList onPick={setPicked} onClose={close} />
+    <HelperForm open={open} helper={picked.helper} onClose={close} />
   );
 };
 
