@@ -100,3 +100,92 @@ test('a raised box from its measures: from an empty browser to a proved plan in 
   expect(complaints).toEqual([]);
   await context.close();
 });
+
+test('ten prices in the aisle, three of them lengths of one board: at most 45 touches', async () => {
+  const { page, context, complaints, hands: filling } = await begun('Shed floor');
+  for (const line of [
+    '4 2x4 90 joist',
+    '6 1x6 40 board',
+    '2 4x4 30 post',
+    '12 joist hangers',
+    '1 2x8 60 step',
+  ]) {
+    await filling.write(page.getByLabel(/^Add a part/), line);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel(/^Add a part/)).toHaveValue('');
+  }
+  // Counted from here.
+  const hands = counting(page);
+  /** Every key of our own keypad is one touch of a moving thumb: a price is counted as one, its fields and lengths each as one more. */
+  const type = async (price: string) => {
+    for (const key of price)
+      await page
+        .getByTestId('keypad')
+        .getByRole('button', { name: key === '⌫' ? 'Erase' : key, exact: true })
+        .tap();
+  };
+  const price = page.getByRole('textbox', { name: 'Price, $' });
+  const lengths = page.getByRole('group', { name: 'Lengths' });
+  await hands.press(page.getByRole('link', { name: 'Prices', exact: true }));
+  await hands.press(button(page, 'Enter prices in the aisle'));
+  await hands.write(page.getByRole('textbox', { name: 'Another store, by name' }), 'Fenwick Yard');
+  await hands.press(button(page, 'I am there'));
+  for (const [length, sum] of [
+    [/^8/, '4.25'],
+    [/^10/, '5.30'],
+    [/^12/, '6.90'],
+  ] as const) {
+    await hands.press(lengths.getByRole('button', { name: length }));
+    await expect(price).toHaveValue('');
+    await type(sum);
+  }
+  await hands.press(button(page, 'Next'));
+  for (const sum of ['7.10', '9.40']) {
+    await hands.press(lengths.getByRole('button', { name: /^8/ }));
+    await type(sum);
+    await hands.press(lengths.getByRole('button', { name: /^12/ }));
+    await expect(price).toHaveValue('');
+    await type(`1${sum}`);
+    await hands.press(button(page, 'Next'));
+  }
+  // A pack: the keys write where the eye is, and over what stood there.
+  await type('14.97');
+  await hands.press(page.getByLabel('Pieces in it'));
+  await type('215');
+  await expect(price).toHaveValue('14.97');
+  await expect(page.getByLabel('Pieces in it')).toHaveValue('215');
+  // Back at the price the keys write there again.
+  await hands.press(price);
+  await type('5');
+  await expect(price).toHaveValue('14.975');
+  await type('⌫');
+  await expect(page.getByLabel('Pieces in it')).toHaveValue('215');
+  await hands.press(button(page, 'Next'));
+  await hands.press(lengths.getByRole('button', { name: /^16/ }));
+  await hands.write(page.getByLabel('Of what wood, as the tag says'), 'fir');
+  await hands.press(price);
+  await type('22.50');
+  await hands.press(lengths.getByRole('button', { name: /^8/ }));
+  await type('11.25');
+  await hands.press(button(page, 'Next'));
+  await page.getByRole('heading', { name: 'That is all that is needed here.' }).waitFor();
+  await hands.press(button(page, 'Done here'));
+  // Ten prices, none of them lost.
+  for (const sum of [
+    '$4.25',
+    '$5.30',
+    '$6.90',
+    '$7.10',
+    '$17.10',
+    '$9.40',
+    '$19.40',
+    '$14.97',
+    '$22.50',
+    '$11.25',
+  ])
+    await page.getByText(sum).first().waitFor();
+  // Ten prices are ten more touches than are counted above.
+  expect(hands.count() + 10).toBeLessThanOrEqual(45);
+  expect(complaints).toEqual([]);
+  await context.close();
+});

@@ -11,7 +11,7 @@ import { Text } from './Text';
 
 export interface TextFieldProps extends Pick<
   TextInputProps,
-  'inputMode' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline' | 'numberOfLines'
+  'inputMode' | 'onFocus' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline' | 'numberOfLines'
 > {
   label: string;
   /** What is written on a narrow field; the label is read aloud whole. */

@@ -8,6 +8,10 @@ export const usualLength = (longest: Ticks, unit: LengthUnit): string =>
     ? `${Math.max(8, Math.ceil(longest / TICKS_PER_FOOT / 2) * 2)}ft`
     : `${Math.max(6, Math.ceil(longest / (300 * TICKS_PER_MM))) * 300}mm`;
 
+/** Lengths in which most stores sell boards: 8 to 16 ft by 2 ft, metric 2.4 to 4.8 m by 0.6 m (common practice). */
+export const usualLengths = (unit: LengthUnit): Measure[] =>
+  [4, 5, 6, 7, 8].map((step) => measured(unit === 'in' ? `${step * 2}ft` : `${step * 600}mm`, unit));
+
 const measured = (text: string, unit: LengthUnit): Measure => {
   const read = parseLength(text, unit);
   return { text, ticks: read.ok ? read.value : 0 };

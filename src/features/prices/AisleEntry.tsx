@@ -1,29 +1,18 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { faultAt } from '@/core/result';
-import { formatTag, symbol } from '@/core/units';
-import { asCompared, newestOf, UNIT_WORDS, type PriceOutlier } from '@/core/pricing';
-import { currentOffers } from '@/core/pricing';
+import { formatTag, parseLength, symbol } from '@/core/units';
+import { asCompared, currentOffers, UNIT_WORDS } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
-import { newId } from '@/hooks';
-import { useTries, asSold } from '@/forms';
+import { asSold } from '@/forms';
 import { Button, Choice, TextField, useIsShort, useIsWide, Text } from '@/ui';
-import {
-  blankEntry,
-  doubtAbout,
-  lastPrice,
-  readEntry,
-  unitsFor,
-  type Answer,
-  type Ask,
-  type Entry,
-  type Visit,
-} from './aisle';
+import { lastPrice, lengthsOf, unitsFor, type Ask, type Visit } from './aisle';
 import { AisleList } from './AisleList';
 import { AskHead } from './AskHead';
+import { LengthRow } from './LengthRow';
 import { OutlierAlert, QuickAnswers } from './QuickAnswers';
 import type { PriceBookView } from './priceBookView';
 import { PriceKeys } from './PriceKeys';
+import { useShelf, type ShelfProps } from './useShelf';
 
 interface Props {
   desk: PriceBookView;
@@ -52,74 +41,25 @@ export const AisleEntry = (props: Props) => {
   return <Shelf key={ask.key} {...props} ask={ask} />;
 };
 
-const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
-  const { unit, currency, offers, dispatch } = desk;
+const AT_PRICE = { field: 'price' as const, isOver: false };
+
+const Shelf = (props: ShelfProps) => {
+  const { desk, visit, asks, ask, onVisit } = props;
+  const { currency } = desk;
   const isWide = useIsWide();
   // On its side the keys stand beside what they are for.
   const isShort = useIsShort();
-  const [doubt, setDoubt] = useState<PriceOutlier | null>(null);
-  const tries = useTries();
-  const entry = visit.entry ?? blankEntry(ask, unit);
+  const shelf = useShelf(props);
+  const { entry, read, asked, doubt, set, save } = shelf;
+  /** Where the keys of the phone write; what stood in a pack is written over. */
+  const [keyed, setKeyed] = useState<{ field: 'price' | 'pack'; isOver: boolean }>(AT_PRICE);
   const input = useRef<View>(null);
-  const last = lastPrice(ask);
-  const read = readEntry(ask, entry, unit, desk.today);
-  const units = unitsFor(ask, unit);
-  const fault = (place: string) => tries.told(faultAt(read, place));
-  const set = (fields: Partial<Entry>) => {
-    setDoubt(null);
-    onVisit({ ...visit, key: ask.key, entry: { ...entry, ...fields } });
-  };
+  const last = lastPrice(asked);
   /** The keyboard goes on where it was: at the price. */
-  const toPrice = () => (input.current as unknown as HTMLElement | null)?.querySelector('input')?.focus();
-  useEffect(() => {
-    toPrice();
-  }, []);
-
-  /** In another length than was asked for, what was found stands for both. */
-  const answer = (given: Answer, found = ask.key) => {
-    const answers = { ...visit.answers, [found]: given, [ask.key]: given };
-    onVisit({ ...visit, answers, key: null, entry: null });
+  const toPrice = () => {
+    (input.current as unknown as HTMLElement | null)?.querySelector('input')?.focus();
   };
-  const put = (price: Omit<Price, 'id' | 'storeId'>, kind: 'priced' | 'out') => {
-    // What was typed on this visit and is mended is one observation, not two.
-    const before = visit.answers[ask.key];
-    const id = before && before.kind !== 'passed' ? before.priceId : newId();
-    dispatch({ type: 'putPrices', prices: [{ ...price, id, storeId: visit.storeId }] });
-    answer({ kind, priceId: id }, itemKey(price.item));
-  };
-  const save = () => {
-    tries.attempt();
-    if (!read.ok) return;
-    const found = doubtAbout(read.value, ask, visit.storeId, offers);
-    if (found) setDoubt(found);
-    else put(read.value, 'priced');
-  };
-  const again = (available: number | null) => {
-    if (!ask.last) return;
-    const { price, unit: per, pack, item, weight, rough } = newestOf(ask.last);
-    put(
-      {
-        item,
-        price,
-        unit: per,
-        pack,
-        minQty: 1,
-        available,
-        date: desk.today,
-        source: 'typed',
-        note: '',
-        ...(weight ? { weight } : {}),
-        ...(rough ? { rough } : {}),
-      },
-      available === 0 ? 'out' : 'priced',
-    );
-  };
-  const typeAgain = () => {
-    set({ price: '' });
-    tries.restart();
-    toPrice();
-  };
-  const compared = read.ok ? comparison(read.value, desk) : '';
+  useEffect(() => toPrice(), []);
   return (
     <View style={[styles.column, isShort && styles.sideways]}>
       <View style={styles.grow}>
@@ -128,81 +68,149 @@ const Shelf = ({ desk, visit, asks, ask, onVisit }: Props & { ask: Ask }) => {
           contentContainerStyle={styles.card}
           keyboardShouldPersistTaps="always"
         >
-          <AskHead desk={desk} ask={ask} storeId={visit.storeId} />
-          <View style={styles.line}>
-            <View ref={input} style={styles.price}>
-              <TextField
-                label={`Price, ${symbol(currency).trim()}`}
-                value={entry.price}
-                onChange={(price) => set({ price })}
-                error={fault('price')}
-                help={compared || null}
-                inputMode={isWide ? 'decimal' : 'none'}
-                onSubmitEditing={save}
-              />
-            </View>
-            {ask.item.length ? (
-              <View style={styles.measure}>
-                <TextField
-                  label="Length"
-                  value={entry.length}
-                  onChange={(length) => set({ length })}
-                  error={fault('length')}
-                  pad={unit}
-                  onSubmitEditing={save}
-                />
-              </View>
-            ) : null}
-            {ask.item.kind === 'hardware' ? (
-              <View style={styles.measure}>
-                <TextField
-                  label="Pieces in it"
-                  value={entry.pack}
-                  onChange={(pack) => set({ pack })}
-                  error={fault('pack')}
-                  inputMode="numeric"
-                  onSubmitEditing={save}
-                />
-              </View>
-            ) : null}
-          </View>
-          {units.length > 1 ? (
-            <Choice
-              label="Sold"
-              value={entry.unit}
-              options={units.map((per) => ({
-                value: per,
-                label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
-              }))}
-              onChange={(per) => set({ unit: per })}
-            />
-          ) : null}
+          <AskHead desk={desk} ask={asked} storeId={visit.storeId} />
+          <ShelfFields
+            {...props}
+            shelf={shelf}
+            input={input}
+            onKeyed={(field) => setKeyed({ field, isOver: field === 'pack' })}
+            onLength={toPrice}
+          />
           {doubt ? (
             <OutlierAlert
-              outlier={doubt}
+              outlier={doubt.outlier}
               sold={read.ok ? asSold(read.value, currency) : ''}
               currency={currency}
-              onYes={() => read.ok && put(read.value, 'priced')}
-              onAgain={typeAgain}
+              onYes={shelf.confirm}
+              onAgain={() => {
+                shelf.typeAgain();
+                toPrice();
+              }}
             />
           ) : null}
           {isWide ? null : <Upcoming asks={asks} visit={visit} here={ask.key} onVisit={onVisit} />}
         </ScrollView>
         <QuickAnswers
           last={last ? formatTag(last.price, currency) : null}
-          isKnown={ask.last !== null}
-          onSame={() => again(null)}
-          onOut={() => again(0)}
-          onPass={() => answer({ kind: 'passed' })}
-          onNext={isWide ? save : null}
+          isKnown={asked.last !== null}
+          onSame={() => shelf.again(null)}
+          onOut={() => shelf.again(0)}
+          onPass={shelf.pass}
+          onNext={isWide ? () => save() : null}
         />
       </View>
       {isWide ? null : (
         <View style={isShort && styles.beside}>
-          <PriceKeys value={entry.price} onChange={(price) => set({ price })} onNext={save} />
+          <PriceKeys
+            value={keyed.isOver ? '' : entry[keyed.field]}
+            onChange={(text) => {
+              set({ [keyed.field]: text });
+              setKeyed({ ...keyed, isOver: false });
+            }}
+            onNext={() => save()}
+          />
         </View>
       )}
     </View>
+  );
+};
+
+/** The fields of what is before the eyes: its price, its length or pack, its material where no part says one, and by what it is sold. */
+const ShelfFields = ({
+  desk,
+  visit,
+  ask,
+  shelf: { entry, read, set, save, fault, toLength },
+  input,
+  onKeyed,
+  onLength,
+}: ShelfProps & {
+  shelf: ReturnType<typeof useShelf>;
+  input: RefObject<View | null>;
+  onKeyed: (field: 'price' | 'pack') => void;
+  onLength: () => void;
+}) => {
+  const { unit, currency } = desk;
+  const isWide = useIsWide();
+  const units = unitsFor(ask, unit);
+  const cells = lengthsOf(desk, visit.storeId, ask, entry.material);
+  const typed = parseLength(entry.length, unit);
+  // On a phone digits are typed on our keys, into the field that has the focus.
+  const digits = isWide ? ('decimal' as const) : ('none' as const);
+  return (
+    <>
+      {ask.isOpen ? (
+        <TextField
+          label="Of what wood, as the tag says"
+          value={entry.material}
+          onChange={(material) => set({ material })}
+          error={fault('material')}
+        />
+      ) : null}
+      {cells.length > 0 ? (
+        <LengthRow
+          cells={cells}
+          at={typed.ok ? typed.value : 0}
+          today={desk.today}
+          unit={unit}
+          currency={currency}
+          onChoose={({ length, last }) => {
+            toLength(length, last ? itemKey(last.item) : null);
+            onLength();
+          }}
+        />
+      ) : null}
+      <View style={styles.line}>
+        <View ref={input} style={styles.price}>
+          <TextField
+            label={`Price, ${symbol(currency).trim()}`}
+            value={entry.price}
+            onChange={(price) => set({ price })}
+            error={fault('price')}
+            help={(read.ok ? comparison(read.value, desk) : '') || null}
+            inputMode={digits}
+            onFocus={() => onKeyed('price')}
+            onSubmitEditing={() => save()}
+          />
+        </View>
+        {ask.item.length ? (
+          <View style={styles.measure}>
+            <TextField
+              label="Length"
+              value={entry.length}
+              onChange={(length) => set({ length })}
+              error={fault('length')}
+              pad={unit}
+              onSubmitEditing={() => save()}
+            />
+          </View>
+        ) : null}
+        {ask.item.kind === 'hardware' ? (
+          <View style={styles.measure}>
+            <TextField
+              label="Pieces in it"
+              value={entry.pack}
+              onChange={(pack) => set({ pack })}
+              error={fault('pack')}
+              inputMode={isWide ? 'numeric' : 'none'}
+              onFocus={() => onKeyed('pack')}
+              onSubmitEditing={() => save()}
+            />
+          </View>
+        ) : null}
+      </View>
+      {units.length > 1 ? (
+        <Choice
+          label="Sold"
+          value={entry.unit}
+          options={units.map((per) => ({
+            value: per,
+            label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
+          }))}
+          onChange={(per) => set({ unit: per })}
+        />
+      ) : null}
+    </>
   );
 };
 

@@ -1,8 +1,8 @@
 import { currentOffers, needsOf } from '@/core/pricing';
-import { MICROS } from '@/core/units';
+import { fromInches, MICROS } from '@/core/units';
 import { emptyStore, resolve, type Book } from '@/core/project';
 import { fromCsv } from '@/core/testing';
-import { asksOf, blankEntry, doubtAbout, readEntry, unitsFor, type Ask } from './aisle';
+import { asksOf, blankEntry, doubtAbout, lengthsOf, readEntry, unitsFor, type Ask } from './aisle';
 import type { PriceBookView } from './priceBookView';
 
 const { project, book } = fromCsv({
@@ -55,7 +55,8 @@ test('asks: every size seen here, the shorter first, and what only others have',
 test('a thing keeps its place in the list once it is priced', () => {
   const hook = asks()[2];
   const read =
-    hook && readEntry(hook, { price: '5', unit: 'pack', length: '', pack: '20' }, 'in', '2026-11-25');
+    hook &&
+    readEntry(hook, { price: '5', unit: 'pack', length: '', pack: '20', material: '' }, 'in', '2026-11-25');
   if (!read?.ok) throw new Error('a price was meant');
   const priced: Book = {
     ...book,
@@ -69,9 +70,20 @@ test('a thing keeps its place in the list once it is priced', () => {
 test('an entry begins as the last tag was written, and is read as an observation of today', () => {
   const ten = asks()[1];
   if (!ten) throw new Error('an ask was meant');
-  expect(blankEntry(ten, 'in')).toEqual({ price: '', unit: 'ft', length: "10'", pack: '1' });
+  expect(blankEntry(ten, 'in')).toEqual({
+    price: '',
+    unit: 'ft',
+    length: "10'",
+    pack: '1',
+    material: 'cedar',
+  });
   expect(unitsFor(ten, 'in')).toEqual(['each', 'ft']);
-  const read = readEntry(ten, { price: '0,95', unit: 'ft', length: "10'", pack: '1' }, 'in', '2026-11-25');
+  const read = readEntry(
+    ten,
+    { price: '0,95', unit: 'ft', length: "10'", pack: '1', material: 'cedar' },
+    'in',
+    '2026-11-25',
+  );
   expect(read.ok && read.value).toMatchObject({
     price: 0.95 * MICROS,
     unit: 'ft',
@@ -84,7 +96,7 @@ test('an entry begins as the last tag was written, and is read as an observation
 test('another length is another thing, with its own name', () => {
   const read = readEntry(
     first(),
-    { price: '10', unit: 'each', length: '12ft', pack: '1' },
+    { price: '10', unit: 'each', length: '12ft', pack: '1', material: 'cedar' },
     'in',
     '2026-11-25',
   );
@@ -107,12 +119,13 @@ test('what cannot be read is told at its field', () => {
   expect(place({ price: 'seven' })).toBe('price');
   expect(place({ length: '8 spans' })).toBe('length');
   expect(place({ pack: '0' })).toBe('pack');
+  expect(place({ material: ' ' })).toBe('material');
 });
 
 test('a slipped point is doubted against the last tag, or against the neighbours in another length', () => {
   const offers = currentOffers(book);
   const entry = (price: string, length = "8'") =>
-    readEntry(first(), { price, unit: 'each', length, pack: '1' }, 'in', '2026-11-25');
+    readEntry(first(), { price, unit: 'each', length, pack: '1', material: 'cedar' }, 'in', '2026-11-25');
   const doubt = (read: ReturnType<typeof entry>) =>
     read.ok ? doubtAbout(read.value, first(), yard, offers) : null;
   expect(doubt(entry('7.50'))).toBeNull();
@@ -127,4 +140,34 @@ test('of a store that was never asked, everything is asked for in the size that 
   const found = asksOf(deskOf(empty), 'corner');
   expect(found.map(({ last }) => last)).toEqual([null, null]);
   expect(found[0]?.item.section).toBe('2x4');
+});
+
+test('lengths in a row: those mostly sold and those that were seen, each with its own price here', () => {
+  const cells = (storeId: string) =>
+    lengthsOf(deskOf(book), storeId, first(), 'Cedar').map(({ length, last }) => [
+      length.ticks / fromInches(12),
+      last !== null,
+    ]);
+  const feet = [8, 10, 12, 14, 16];
+  expect(cells(yard)).toEqual(feet.map((length) => [length, length <= 10]));
+  expect(cells('elsewhere')).toEqual(feet.map((length) => [length, false]));
+  expect(lengthsOf(deskOf(book), yard, first(), 'pine').every(({ last }) => last === null)).toBe(true);
+});
+
+test('what no part says the wood of is named by its tag', () => {
+  const open = fromCsv({
+    parts: 'part,kind,qty,section,length,material\nRail,board,2,2x6,80,',
+    prices: 'store,item,kind,section,length,material,price,unit,pack,date',
+  });
+  const desk = { ...deskOf(open.book), needs: needsOf(resolve(open.project).parts, []) };
+  const [ask] = asksOf(desk, yard);
+  if (!ask) throw new Error('an ask was meant');
+  expect(ask.isOpen).toBe(true);
+  const read = readEntry(
+    ask,
+    { ...blankEntry(ask, 'in'), price: '9', material: 'larch' },
+    'in',
+    '2026-11-25',
+  );
+  expect(read.ok && read.value.item).toMatchObject({ name: '2x6x8 larch', material: 'larch' });
 });

@@ -17,7 +17,18 @@ import { loadFonts } from '@/platform/fonts';
 import { fetchSharedLater } from '@/platform/later';
 import { hearBack } from '@/platform/layers';
 import { paintPage } from '@/platform/page';
-import { darkTheme, lightTheme, PadKeys, PadProvider, paperIcon, Text, TOUCH, useColors } from '@/ui';
+import {
+  darkTheme,
+  lightTheme,
+  PadKeys,
+  PadProvider,
+  paperIcon,
+  Text,
+  TOUCH,
+  useColors,
+  useIsShort,
+  useIsWide,
+} from '@/ui';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
@@ -73,9 +84,12 @@ const Themed = ({ children }: { children: ReactNode }) => {
 const Notices = () => {
   const notice = useNotice();
   const standing = useStanding();
-  const isOnRun = usePathname().endsWith('/run');
+  const path = usePathname();
+  const [isWide, isShort] = [useIsWide(), useIsShort()];
+  const hasKeys = path === '/aisle' && !isWide && !isShort;
   const [height, setHeight] = useState(0);
-  const foot = isOnRun ? 132 : 64;
+  // The sums of the run, and the keys and answers of the aisle.
+  const foot = path.endsWith('/run') ? 132 : hasKeys ? 334 : 64;
   return (
     <>
       {standing ? (
