@@ -9,3 +9,4 @@ export { services } from './services';
 export * from './forAWhile';
 export * from './view';
 export * from './afterPaint';
+export * from './finding';

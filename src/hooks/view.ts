@@ -1,6 +1,6 @@
 import { useLocalSearchParams, usePathname } from 'expo-router';
 import { useState } from 'react';
-import { keepViewInAddress, viewInAddress } from '@/platform/page';
+import { keepInAddress, saidInAddress } from '@/platform/page';
 
 /**
  * The tab of a place that is shown, and how to show another. It stands in the address as `view`, so that it is there again after a
@@ -14,12 +14,33 @@ export const useView = <T extends string>(
   const { view: linked } = useLocalSearchParams<{ view?: string }>();
   const [shown, setShown] = useState<T>(() => {
     // A link is followed before the address says where to.
-    const asked = viewInAddress(path) ?? linked;
+    const asked = saidInAddress(path, 'view') ?? linked;
     return views.find(({ value }) => value === asked)?.value ?? usual;
   });
   const show = (view: T): void => {
     setShown(view);
-    keepViewInAddress(view === usual ? null : view);
+    keepInAddress('view', view === usual ? null : view);
   };
   return [shown, show];
+};
+
+/**
+ * What is open beside a list, as `kind:id` in the address as `open`: there again after a reload, and where a link leads to it. Blank:
+ * nothing.
+ */
+export const useOpened = (): [opened: string, open: (opened: string) => void] => {
+  const path = usePathname();
+  const { open: linked = '' } = useLocalSearchParams<{ open?: string }>();
+  const [opened, setOpened] = useState(() => saidInAddress(path, 'open') ?? linked);
+  // A link to the place that is shown already.
+  const [followed, setFollowed] = useState(linked);
+  if (linked !== followed) {
+    setFollowed(linked);
+    setOpened(linked);
+  }
+  const open = (next: string): void => {
+    setOpened(next);
+    keepInAddress('open', next === '' ? null : next);
+  };
+  return [opened, open];
 };

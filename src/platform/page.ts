@@ -40,21 +40,25 @@ export const isOnControl = ({ target }: KeyboardEvent): boolean =>
   target.closest('button, a, input, textarea, [role=button], [role=tab], [role=radio], [role=menuitem]') !==
     null;
 
+/** Whether a key was pressed in a field that takes text. */
+export const isInText = ({ target }: KeyboardEvent): boolean =>
+  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+
 /** Something half typed that a reload would take away. */
 export const isHalfTyped = (): boolean => document.querySelector('[role=dialog], [data-half-typed]') !== null;
 
 /** The path of the address, as /project/ID/buy. */
 export const pagePath = (): string => window.location.pathname;
 
-/** The tab that the address asks for on a path; undefined: the page is on another path. Empty: none is asked for. */
-export const viewInAddress = (path: string): string | undefined =>
-  pagePath() === path ? (new URLSearchParams(window.location.search).get('view') ?? '') : undefined;
+/** What the address of a path says of a thing, as of the tab that is shown; undefined: the page is on another path. Empty: nothing. */
+export const saidInAddress = (path: string, name: string): string | undefined =>
+  pagePath() === path ? (new URLSearchParams(window.location.search).get(name) ?? '') : undefined;
 
-/** Writes into the address which tab is shown, without a step of the history; null: none. */
-export const keepViewInAddress = (view: string | null): void => {
+/** Writes something into the address, without a step of the history; null: nothing. */
+export const keepInAddress = (name: string, value: string | null): void => {
   const address = new URL(window.location.href);
-  if (view === null) address.searchParams.delete('view');
-  else address.searchParams.set('view', view);
+  if (value === null) address.searchParams.delete(name);
+  else address.searchParams.set(name, value);
   window.history.replaceState(window.history.state, '', address);
 };
 

@@ -7,7 +7,7 @@ import { planInput, shownPlan, thicknessOf, type Layout, type Plan } from '@/cor
 import { needsOf } from '@/core/pricing';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried } from '@/core/takeoff';
-import { newId, useProject, type OpenProject, useSnapshot } from '@/hooks';
+import { newId, useOpened, useProject, type OpenProject, useSnapshot } from '@/hooks';
 import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
 import { ExtraForm } from './ExtraForm';
@@ -23,7 +23,7 @@ import { MeasuresBand } from './MeasuresBand';
 import { PartForm } from './PartForm';
 import { PasteSheet } from './PasteSheet';
 import { QuickLine } from './QuickLine';
-import type { Chosen, Opened } from './chosen';
+import { chosenIn, openedIn, writeChosen, type Chosen, type Opened } from './chosen';
 
 /** What a project is made of: what is being built, its measures, and the parts by group. */
 export const PartsPlace = ({ id }: { id: string }) => {
@@ -36,9 +36,11 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const isWide = useIsWide();
   const snapshot = useSnapshot(project.id);
   const plan = shownPlan(snapshot?.plan ?? null);
-  const [chosen, setChosen] = useState<Chosen>(null);
+  const [inAddress, setInAddress] = useOpened();
+  const chosen = chosenIn(inAddress);
+  const setChosen = (next: Chosen) => setInAddress(writeChosen(next));
   const [groupId, setGroupId] = useState<string | null>(null);
-  const [opened, setOpened] = useState<Opened>(null);
+  const [opened, setOpened] = useState<Opened>(() => openedIn(inAddress));
   // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
   // What it costs is of one generation, which may be a moment behind what is typed.

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { DAYS_KEPT, notify, pickFile, setDeleted, type OpenProject } from '@/hooks';
+import { DAYS_KEPT, notify, openFinder, pickFile, setDeleted, type OpenProject } from '@/hooks';
 import { ImportDialog, type ImportFile } from '@/imports';
 import { ActionMenu, Confirm, IconAction, useIsNarrow } from '@/ui';
 import { ProjectDetails } from './later';
@@ -33,6 +33,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
         actions={[
           ...(isNarrow && undoLabel ? [{ title: `Undo: ${undoLabel}`, run: undo }] : []),
           ...(isNarrow && redoLabel ? [{ title: `Redo: ${redoLabel}`, run: redo }] : []),
+          { title: 'Find', run: openFinder },
           { title: 'Project details', run: () => setOpened('details') },
           { title: 'Save to a file', run: () => save('saveProject') },
           { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },

@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Link, usePathname, type Href } from 'expo-router';
-import { useProjects } from '@/hooks';
+import { openFinder, useProjects } from '@/hooks';
 import { titlePage } from '@/platform/page';
 import { linksFor, projectIdIn, titleOf, type PlaceLink } from './places';
 import { FONTS, Logo, TOUCH, useColors, useIsLow, useIsWide, Text } from '@/ui';
@@ -74,6 +74,13 @@ export const Frame = ({ children }: { children: ReactNode }) => {
           </View>
         ) : null}
         <View style={styles.main} />
+        <Pressable role="button" aria-label="Find" onPress={openFinder} style={styles.railLink}>
+          <View style={styles.railMark} />
+          <Text style={{ color: colors.onBar }}>Find</Text>
+          <Text size="small" style={{ color: colors.onBar }}>
+            Ctrl K
+          </Text>
+        </Pressable>
         {top.slice(-1).map((place) => (
           <RailLink key={place.name} {...place} />
         ))}

@@ -29,6 +29,7 @@ import {
   useIsShort,
   useIsWide,
 } from '@/ui';
+import { Finding } from './Finding';
 import { Frame } from './Frame';
 
 // What is typed must be back in its field before the next key: no waiting for a timer.
@@ -74,6 +75,7 @@ const Themed = ({ children }: { children: ReactNode }) => {
           <Frame>{children}</Frame>
         </View>
         <Notices />
+        <Finding />
         <PadKeys />
       </PaperProvider>
     </PadProvider>

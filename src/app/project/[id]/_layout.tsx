@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { Slot, useLocalSearchParams } from 'expo-router';
+import { Slot, useGlobalSearchParams, useLocalSearchParams } from 'expo-router';
 import { BuyPlace } from '@/features/buy';
 import { ComparePlace } from '@/features/compare';
 import { PartsPlace } from '@/features/parts';
@@ -13,7 +13,9 @@ import { SpendPlace } from '@/features/spend';
 const SETTLED = 1200;
 
 export default function ProjectLayout() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  // From one project straight to another the layout stays, and its own parameters with it: those of the address are meant.
+  const own = useLocalSearchParams<{ id: string }>().id;
+  const { id = own } = useGlobalSearchParams<{ id?: string }>();
   useEffect(() => {
     const timer = setTimeout(() => {
       void PartsPlace.ready();
