@@ -6,6 +6,7 @@ export * from './options';
 export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
 export { movedParts, movedWords } from './moved';
 export * from './bookFor';
+export { duplicateProject } from './duplicate';
 export * from './rack';
 export * from './resolvedPart';
 export * from './resolve';

@@ -1,6 +1,17 @@
 import { useState } from 'react';
 import { useRouter } from 'expo-router';
-import { DAYS_KEPT, notify, openFinder, pickFile, setDeleted, type OpenProject } from '@/hooks';
+import { duplicateProject, numbered } from '@/core/project';
+import {
+  addProject,
+  DAYS_KEPT,
+  newId,
+  notify,
+  openFinder,
+  pickFile,
+  setDeleted,
+  useProjectNames,
+  type OpenProject,
+} from '@/hooks';
 import { ImportDialog, type ImportFile } from '@/imports';
 import { ActionMenu, Confirm, IconAction, useIsNarrow } from '@/ui';
 import { ProjectDetails } from './later';
@@ -17,6 +28,21 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
   const router = useRouter();
   const save = (what: keyof typeof import('./saveFiles')) =>
     void import('./saveFiles').then((files) => files[what](open));
+  const names = useProjectNames();
+  const duplicate = () => {
+    const taken = new Set(names.values());
+    const copy = duplicateProject(
+      project,
+      newId(),
+      numbered(project.name, (name) => taken.has(name)),
+    );
+    addProject(copy);
+    router.push(`/project/${copy.id}/parts`);
+    notify({
+      text: `${copy.name} has the parts of ${project.name}, and nothing bought.`,
+      action: { label: 'Undo', run: () => setDeleted(copy.id, Date.now()) },
+    });
+  };
   const remove = () => {
     setDeleted(project.id, Date.now());
     router.replace('/');
@@ -35,6 +61,7 @@ export const ProjectMenu = ({ open }: { open: OpenProject }) => {
           ...(isNarrow && redoLabel ? [{ title: `Redo: ${redoLabel}`, run: redo }] : []),
           { title: 'Find', run: openFinder },
           { title: 'Project details', run: () => setOpened('details') },
+          { title: 'Duplicate', run: duplicate },
           { title: 'Save to a file', run: () => save('saveProject') },
           { title: 'One page to print or keep', run: () => router.push(`/project/${project.id}/report`) },
           { title: 'Import parts.csv', run: () => void pickFile('.csv,text/csv').then(setFile) },
