@@ -25,6 +25,26 @@ test('by keys alone: a part, a price, a place and what to do are found by their 
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
   await page.keyboard.press('Escape');
   await expect(page).toHaveURL(/\/parts$/);
+  // Found from the place it is in, and again when it was closed.
+  for (const wanted of ['Side rail', 'Post', 'Post']) {
+    await page.keyboard.press('Control+k');
+    await page.getByLabel('A part, a price, a place, a project, or what to do').waitFor();
+    await page.keyboard.type(wanted);
+    await expect(found.first()).toContainText(wanted);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(wanted);
+    await page.keyboard.press('Escape');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveCount(0);
+  }
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('build from');
+  await expect(page.getByLabel('A part, a price, a place, a project, or what to do')).toHaveValue(
+    'build from',
+  );
+  await page.keyboard.press('Enter');
+  await page.getByText('What are you building?').waitFor();
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/\/parts$/);
   // A digit goes to a place, where no field has the focus.
   await page.getByRole('heading', { name: 'Compost station' }).click();
   await page.keyboard.press('3');

@@ -1,4 +1,4 @@
-import { useLocalSearchParams, usePathname } from 'expo-router';
+import { useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { keepInAddress, saidInAddress } from '@/platform/page';
 
@@ -29,18 +29,7 @@ export const useView = <T extends string>(
  * nothing.
  */
 export const useOpened = (): [opened: string, open: (opened: string) => void] => {
-  const path = usePathname();
-  const { open: linked = '' } = useLocalSearchParams<{ open?: string }>();
-  const [opened, setOpened] = useState(() => saidInAddress(path, 'open') ?? linked);
-  // A link to the place that is shown already.
-  const [followed, setFollowed] = useState(linked);
-  if (linked !== followed) {
-    setFollowed(linked);
-    setOpened(linked);
-  }
-  const open = (next: string): void => {
-    setOpened(next);
-    keepInAddress('open', next === '' ? null : next);
-  };
-  return [opened, open];
+  const { open: opened = '' } = useLocalSearchParams<{ open?: string }>();
+  const { setParams } = useRouter();
+  return [opened, (next) => setParams({ open: next === '' ? undefined : next })];
 };

@@ -40,7 +40,12 @@ const Parts = ({ open }: { open: OpenProject }) => {
   const chosen = chosenIn(inAddress);
   const setChosen = (next: Chosen) => setInAddress(writeChosen(next));
   const [groupId, setGroupId] = useState<string | null>(null);
-  const [opened, setOpened] = useState<Opened>(() => openedIn(inAddress));
+  const [opened, setOpenedHere] = useState<Opened>(() => openedIn(inAddress));
+  const setOpened = (next: Opened) => {
+    setOpenedHere(next);
+    // A link asked for it once.
+    if (next === null && openedIn(inAddress)) setInAddress('');
+  };
   // Sums, checks and weights may come a moment after what was typed.
   const settled = useDeferredValue(project);
   // What it costs is of one generation, which may be a moment behind what is typed.
