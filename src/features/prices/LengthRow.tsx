@@ -28,8 +28,9 @@ export const LengthRow = ({ cells, at, today, unit, currency, onChoose }: Props)
           const { length, last } = cell;
           const isAt = length.ticks === at;
           const seen = last && newestOf(last);
+          const isByMeasure = seen && seen.unit !== 'each';
           const price = seen ? formatTag(seen.price, currency) : '–';
-          const per = seen && seen.unit !== 'each' ? UNIT_WORDS[seen.unit].replace(/^an? /, 'by the ') : '';
+          const per = isByMeasure ? UNIT_WORDS[seen.unit].replace(/^an? /, 'by the ') : '';
           return (
             <Pressable
               key={length.ticks}
@@ -54,7 +55,7 @@ export const LengthRow = ({ cells, at, today, unit, currency, onChoose }: Props)
                 {short(length.ticks, unit)}
               </Text>
               <Text size="small" tone={seen?.date === today ? 'ink' : 'soft'} role="presentation">
-                {price}
+                {isByMeasure ? `${price}/${seen.unit}` : price}
               </Text>
             </Pressable>
           );
