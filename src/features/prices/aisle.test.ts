@@ -157,7 +157,8 @@ test('lengths in a row: those mostly sold and those that were seen, each with it
 test('what no part says the wood of is named by its tag', () => {
   const open = fromCsv({
     parts: 'part,kind,qty,section,length,material\nRail,board,2,2x6,80,',
-    prices: 'store,item,kind,section,length,material,price,unit,pack,date',
+    prices:
+      'store,item,kind,section,length,material,price,unit,pack,date\nYard,nail,hardware,,,,1,pack,1,2026-11-01',
   });
   const desk = { ...deskOf(open.book), needs: needsOf(resolve(open.project).parts, []) };
   const [ask] = asksOf(desk, yard);
