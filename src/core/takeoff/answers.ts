@@ -4,12 +4,15 @@ import { faultOf } from '../result';
 import { parseSection, parseThickness } from '../lumber';
 import type { Ask, Helper } from './types';
 
+/** Whatever asks: a helper, or a template. */
+type Asking = Pick<Helper, 'asks'>;
+
 /** What the helper was told, by key of what it asks. Kept with the option, where `=id` and `@id` are a measure of its own and one of others. */
 export type HelperInput = Record<string, string>;
 
-/** What a helper starts from. */
-export const usualAnswers = (helper: Helper, unit: LengthUnit): HelperInput =>
-  Object.fromEntries(helper.asks.map((ask) => [ask.key, ask.usual[unit]]));
+/** What a helper or a template starts from. */
+export const usualAnswers = ({ asks }: Asking, unit: LengthUnit): HelperInput =>
+  Object.fromEntries(asks.map((ask) => [ask.key, ask.usual[unit]]));
 
 /** Whether a thing is asked at all, given the other answers. */
 export const isAsked = ({ when }: Ask, told: HelperInput): boolean => {
@@ -44,9 +47,9 @@ export const answerFault = (ask: Ask, told: HelperInput, project: Project): stri
 };
 
 /** All faults of the answers, by key. */
-export const answerFaults = (helper: Helper, told: HelperInput, project: Project): Record<string, string> =>
+export const answerFaults = ({ asks }: Asking, told: HelperInput, project: Project): Record<string, string> =>
   Object.fromEntries(
-    helper.asks.flatMap((ask) => {
+    asks.flatMap((ask) => {
       const fault = answerFault(ask, told, project);
       return fault === null ? [] : [[ask.key, fault]];
     }),

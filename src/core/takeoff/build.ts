@@ -1,3 +1,4 @@
+import type { LengthUnit } from '../units';
 import {
   DERIVED_NOTE,
   apply,
@@ -12,6 +13,7 @@ import {
   type Command,
   type Group,
   type Option,
+  type Part,
   type Project,
   type Variable,
 } from '../project';
@@ -226,6 +228,18 @@ export const toldBefore = (helper: Helper, option: Option, project: Project): He
   );
 };
 
+/** What a part comes to, for a drawing: ticks, and how many. What is not there is nothing. */
+export const partSizes = (
+  part: Part | undefined,
+  group: Group | undefined,
+  unit: LengthUnit,
+): ReturnType<Sizes['part']> => {
+  if (!part || !group) return { length: 0, width: 0, thickness: 0, count: 0 };
+  const sides = sidesOf(part, group, unit);
+  const { thickness, width } = sides.ok ? sides.value : { thickness: 0, width: part.width?.ticks ?? 0 };
+  return { length: part.length?.ticks ?? 0, width, thickness, count: part.quantity };
+};
+
 /** What the parts of an option that a helper made come to: for its drawings, notes and rows. */
 export const sizesOf = (project: Project, group: Group, option: Option): Sizes => {
   const values = valuesOf(project);
@@ -237,13 +251,12 @@ export const sizesOf = (project: Project, group: Group, option: Option): Sizes =
       return value?.ok ? value.value : 0;
     },
     text: (key) => answers[key] ?? '',
-    part: (role) => {
-      const part = option.parts.find((candidate) => candidate.role === role);
-      if (!part) return { length: 0, width: 0, thickness: 0, count: 0 };
-      const sides = sidesOf(part, group, project.unit);
-      const { thickness, width } = sides.ok ? sides.value : { thickness: 0, width: part.width?.ticks ?? 0 };
-      return { length: part.length?.ticks ?? 0, width, thickness, count: part.quantity };
-    },
+    part: (role) =>
+      partSizes(
+        option.parts.find((candidate) => candidate.role === role),
+        group,
+        project.unit,
+      ),
   };
 };
 

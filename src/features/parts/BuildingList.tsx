@@ -7,7 +7,6 @@ import {
   HELPERS,
   previewMade,
   sizesOf,
-  templateAnswers,
   TEMPLATES,
   usualAnswers,
   type Helper,
@@ -131,7 +130,7 @@ const sightOf = (
   const project = emptyProject('p', '', unit, 'USD');
   if (building.kind === 'template') {
     const { template } = building;
-    const built = buildTemplate(template, templateAnswers(template, unit), {
+    const built = buildTemplate(template, usualAnswers(template, unit), {
       project,
       materials: [],
       newId,

@@ -4,8 +4,8 @@ import { formatLength } from '@/core/units';
 import { chosenOption, partLetters, resolve, type Project } from '@/core/project';
 import {
   buildTemplate,
-  templateAnswers,
-  templateFaults,
+  usualAnswers,
+  answerFaults,
   type BuiltTemplate,
   type HelperInput,
   type Template,
@@ -26,7 +26,7 @@ interface Props {
 
 /** Asks for the measures of a whole thing, draws it with every keystroke, and adds all of it. */
 export const TemplateForm = ({ open: { project, book, dispatch }, template, onClose }: Props) => {
-  const [told, setTold] = useState<HelperInput>(() => templateAnswers(template, project.unit));
+  const [told, setTold] = useState<HelperInput>(() => usualAnswers(template, project.unit));
   const [materials, setMaterials] = useState<string[]>([]);
   const preview = useMemo(() => {
     let last = 0;
@@ -35,7 +35,7 @@ export const TemplateForm = ({ open: { project, book, dispatch }, template, onCl
   // While an answer is being typed the last drawing stays.
   const [shown, setShown] = useState(preview);
   if (preview.ok && shown !== preview) setShown(preview);
-  const faults = templateFaults(template, told, project);
+  const faults = answerFaults(template, told, project);
   const problems = preview.ok ? problemsOf(preview.value) : [];
   const take = () => {
     const built = buildTemplate(template, told, { project, materials, newId });

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { formatTag, parseLength, symbol } from '@/core/units';
-import { asCompared, currentOffers, UNIT_WORDS } from '@/core/pricing';
+import { asCompared, currentOffers } from '@/core/pricing';
 import { emptyBook, itemKey, tagName, type Price } from '@/core/project';
 import { asSold } from '@/forms';
 import { Button, Choice, TextField, useIsShort, useIsWide, Text } from '@/ui';
@@ -12,6 +12,7 @@ import { LengthRow } from './LengthRow';
 import { OutlierAlert, QuickAnswers } from './QuickAnswers';
 import type { PriceBookView } from './priceBookView';
 import { PriceKeys } from './PriceKeys';
+import { byThe } from './words';
 import { useShelf, type ShelfProps } from './useShelf';
 
 interface Props {
@@ -205,7 +206,7 @@ const ShelfFields = ({
           value={entry.unit}
           options={units.map((per) => ({
             value: per,
-            label: per === 'each' ? 'each' : UNIT_WORDS[per].replace(/^an? /, 'by the '),
+            label: per === 'each' ? 'each' : byThe(per),
           }))}
           onChange={(per) => set({ unit: per })}
         />

@@ -1,8 +1,9 @@
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { formatLength, formatTag, TICKS_PER_FOOT, type LengthUnit, type Ticks } from '@/core/units';
-import { newestOf, UNIT_WORDS } from '@/core/pricing';
+import { newestOf } from '@/core/pricing';
 import { Text, useColors } from '@/ui';
 import type { LengthCell } from './aisle';
+import { byThe } from './words';
 
 interface Props {
   cells: LengthCell[];
@@ -30,7 +31,7 @@ export const LengthRow = ({ cells, at, today, unit, currency, onChoose }: Props)
           const seen = last && newestOf(last);
           const isByMeasure = seen && seen.unit !== 'each';
           const price = seen ? formatTag(seen.price, currency) : '–';
-          const per = isByMeasure ? UNIT_WORDS[seen.unit].replace(/^an? /, 'by the ') : '';
+          const per = isByMeasure ? byThe(seen.unit) : '';
           return (
             <Pressable
               key={length.ticks}

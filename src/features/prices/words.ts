@@ -9,7 +9,7 @@ import {
 } from '@/core/units';
 import { comparedBy, isStale, knownOn, newestOf, trendOf, UNIT_WORDS, type Offer } from '@/core/pricing';
 import { taxAt } from '@/core/plan';
-import type { Store, StoreKind } from '@/core/project';
+import type { PriceUnit, Store, StoreKind } from '@/core/project';
 import type { PriceBookView } from './priceBookView';
 
 export const STORE_KINDS: { value: StoreKind; label: string }[] = [
@@ -85,3 +85,6 @@ export const pocketWords = (offer: Offer, { book, terms }: Pick<PriceBookView, '
 /** By what an offer is the lowest: `lowest a foot`. What the plan buys may be another, for its length or its store. */
 export const lowestBy = ({ item }: Offer, unit: LengthUnit): string =>
   `lowest ${UNIT_WORDS[comparedBy(item.kind, unit)]}`;
+
+/** `by the foot`: how a thing is sold that is not sold each. */
+export const byThe = (unit: PriceUnit): string => UNIT_WORDS[unit].replace(/^an? /, 'by the ');

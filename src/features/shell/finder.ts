@@ -13,6 +13,9 @@ export interface Findable {
   href: string;
 }
 
+/** With the words that it is found by. */
+type Indexed = Findable & { words: Record<'name' | 'detail', string[]> };
+
 interface Sources {
   projects: Project[];
   book: Book;
@@ -30,7 +33,10 @@ const PROJECT_ACTIONS = [
 ] as const;
 
 /** All that can be found: places, projects, what can be done, parts of the open project, and prices. */
-export const findableIn = ({ projects, book, project }: Sources): Findable[] => [
+export const findableIn = (sources: Sources): Indexed[] =>
+  listed(sources).map((one) => ({ ...one, words: { name: wordsOf(one.name), detail: wordsOf(one.detail) } }));
+
+const listed = ({ projects, book, project }: Sources): Findable[] => [
   ...(project ? ofProject(project) : []),
   ...linksFor('app', '/', '').map(({ name, href }) => ({
     key: href,
@@ -131,11 +137,11 @@ const wordsOf = (text: string): string[] =>
  * Those of which each word that was typed begins a word, of the name or of what is beside it: found in the name first, the others in
  * their order. Nothing typed finds what comes first.
  */
-export const foundBy = (all: Findable[], typed: string): Findable[] => {
+export const foundBy = (all: Indexed[], typed: string): Findable[] => {
   const wanted = wordsOf(typed);
   if (wanted.length === 0) return all.slice(0, MAX_FOUND);
   const scored = all.flatMap((one) => {
-    const [name, detail] = [wordsOf(one.name), wordsOf(one.detail)];
+    const { name, detail } = one.words;
     const begins = (words: string[], start: string) => words.some((word) => word.startsWith(start));
     if (!wanted.every((word) => begins(name, word) || begins(detail, word))) return [];
     return [{ one, score: wanted.filter((word) => !begins(name, word)).length }];

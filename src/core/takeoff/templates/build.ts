@@ -1,4 +1,4 @@
-import { parseLength, type LengthUnit } from '../../units';
+import { parseLength } from '../../units';
 import {
   apply,
   chosenOption,
@@ -8,7 +8,6 @@ import {
   freeVariableName,
   identifier,
   numbered,
-  sidesOf,
   valuesOf,
   type Command,
   type Extra,
@@ -18,8 +17,8 @@ import {
 } from '../../project';
 import { parseSection } from '../../lumber';
 import { ok, type Problem, type Result } from '../../result';
-import { answerFault, usualAnswers, type HelperInput } from '../answers';
-import { buildMade } from '../build';
+import { answerFaults, usualAnswers, type HelperInput } from '../answers';
+import { buildMade, partSizes } from '../build';
 import { helperOf } from '../helpers';
 import type {
   Template,
@@ -46,19 +45,6 @@ export interface BuiltTemplate {
   /** The part that a role of the drawing, `group.part`, stands for. */
   partOf: (role: string) => Part | undefined;
 }
-
-/** What a template starts from. */
-export const templateAnswers = ({ asks }: Template, unit: LengthUnit): HelperInput =>
-  Object.fromEntries(asks.map(({ key, usual }) => [key, usual[unit]]));
-
-/** What is wrong with the answers to a template, by key. */
-export const templateFaults = ({ asks }: Template, told: HelperInput, project: Project): HelperInput =>
-  Object.fromEntries(
-    asks.flatMap((ask) => {
-      const fault = answerFault(ask, told, project);
-      return fault === null ? [] : [[ask.key, fault]];
-    }),
-  );
 
 /** Puts together the commands one after the other, each over the project as those before leave it. */
 class Builder {
@@ -152,11 +138,7 @@ class Builder {
       return group && chosenOption(group)?.parts.find((part) => identifier(part.name) === name);
     };
     const part: TemplateSizes['part'] = (key, role) => {
-      const [found, group] = [partOf(`${key}.${role}`), groupOf(key)];
-      if (!found || !group) return { length: 0, width: 0, thickness: 0, count: 0 };
-      const sides = sidesOf(found, group, project.unit);
-      const { thickness, width } = sides.ok ? sides.value : { thickness: 0, width: found.width?.ticks ?? 0 };
-      return { length: found.length?.ticks ?? 0, width, thickness, count: found.quantity };
+      return partSizes(partOf(`${key}.${role}`), groupOf(key), project.unit);
     };
     const measure = (key: string): number => {
       const value = values.variables[this.measures.get(key) ?? ''];
@@ -214,7 +196,7 @@ export const buildTemplate = (
   told: HelperInput,
   { project, materials, newId }: TemplateContext,
 ): Result<BuiltTemplate> => {
-  const faults = Object.entries(templateFaults(template, told, project));
+  const faults = Object.entries(answerFaults(template, told, project));
   const problems: Problem[] = faults.map(([place, sentence]) => ({ code: 'answer', place, sentence }));
   if (problems.length > 0) return { ok: false, problems };
   const builder = new Builder(project, newId, materials);

@@ -3,18 +3,15 @@ import { fromInches, fromMm, type LengthUnit } from '../../units';
 import { apply, emptyProject, resolve, resolveExtra, type Project } from '../../project';
 import { counter, must } from '../../testing';
 import { checksOf } from '../checks';
-import { buildTemplate, templateAnswers, templateOf, TEMPLATES, type Template } from '.';
+import { usualAnswers } from '../answers';
+import { buildTemplate, templateOf, TEMPLATES, type Template } from '.';
 
 const newId = counter();
 const empty = (unit: LengthUnit) => emptyProject('p', 'Case', unit, 'USD');
 
 const built = (template: Template, unit: LengthUnit, told = {}, project: Project = empty(unit)) =>
   must(
-    buildTemplate(
-      template,
-      { ...templateAnswers(template, unit), ...told },
-      { project, materials: [], newId },
-    ),
+    buildTemplate(template, { ...usualAnswers(template, unit), ...told }, { project, materials: [], newId }),
   );
 
 /** What cannot be worked out, of parts and of what covers. */
