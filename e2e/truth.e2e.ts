@@ -49,12 +49,15 @@ for (const [name, size] of [
     const { page, context, complaints } = await visit(at.browser, size);
     page.setDefaultTimeout(20_000);
     await newProject(page, 'Boot bench', ['2 2x4 20 leg']);
+    await page.getByRole('button', { name: /^Change \d+ Leg/ }).click();
+    const howMany = page.getByRole('textbox', { name: 'How many', exact: true });
     for (let count = 3; count < 8; count++) {
-      await page.getByRole('button', { name: /^Change \d+ Leg/ }).click();
-      await page.getByRole('textbox', { name: 'How many', exact: true }).fill(String(count));
+      await howMany.fill(String(count));
       // Not a moment for anything to be written behind the screen.
-      await page.evaluate(() => window.location.reload());
+      await Promise.all([page.waitForEvent('load'), page.evaluate(() => window.location.reload())]);
       await page.getByRole('button', { name: new RegExp(`^Change ${count} Leg`) }).waitFor();
+      // What was open is open again.
+      await expect(howMany).toHaveValue(String(count));
     }
     expect(complaints).toEqual([]);
     await context.close();
