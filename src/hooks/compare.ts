@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState } from 'react';
+import { startTransition, useEffect, useRef, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
 import type { BreakEven, Proposal, Saving, UnderTarget } from '@/core/compare';
@@ -58,7 +58,8 @@ export const useAlternatives = (
   book: Book,
   alternatives: Alternative[],
 ): AlternativeView[] => {
-  const requests = useRequestsInTurn(project, book, alternatives);
+  const requestOf = useRequestsInTurn(project, book, alternatives);
+  const requests = alternatives.flatMap(({ changes }) => requestOf.get(changes) ?? []);
   const plans = useQueries({
     queries: requests.map((request) => ({
       queryKey: ['alternative', request.key],
@@ -67,35 +68,49 @@ export const useAlternatives = (
       ...DERIVED,
     })),
   });
-  return alternatives.map((alternative, index) => ({
-    alternative,
-    made: requests[index]?.project ?? project,
-    plan: plans[index]?.data ?? null,
-    isPlanning: plans[index]?.isError !== true && !plans[index]?.data,
-  }));
+  const planOf = new Map(requests.map((request, index) => [request, plans[index]]));
+  return alternatives.map((alternative) => {
+    const request = requestOf.get(alternative.changes);
+    const found = request && planOf.get(request);
+    return {
+      alternative,
+      made: request?.project ?? project,
+      plan: found?.data ?? null,
+      isPlanning: found?.isError !== true && !found?.data,
+    };
+  });
 };
 
+/** What is asked for each alternative of a project and a book, by its changes: another name asks for nothing new. */
+interface Requests {
+  project: Project | null;
+  book: Book | null;
+  of: ReadonlyMap<ProjectChange[], PlanRequest>;
+}
+const NONE: Requests = { project: null, book: null, of: new Map() };
+
 /** What is asked for each alternative, worked out one a task: the page stays free between them. */
-const useRequestsInTurn = (project: Project, book: Book, alternatives: Alternative[]): PlanRequest[] => {
-  const [held, setHeld] = useState<{ of: unknown[]; requests: PlanRequest[] }>({ of: [], requests: [] });
-  const isHeld = held.of[0] === project && held.of[1] === book && held.of[2] === alternatives;
+const useRequestsInTurn = (project: Project, book: Book, alternatives: Alternative[]): Requests['of'] => {
+  const [held, setHeld] = useState(NONE);
+  const made = useRef(NONE);
   useEffect(() => {
+    const isSame = made.current.project === project && made.current.book === book;
+    const requests = new Map(isSame ? made.current.of : NONE.of);
+    made.current = { project, book, of: requests };
     let timer: ReturnType<typeof setTimeout>;
-    const requests: PlanRequest[] = [];
     const step = () => {
-      const alternative = alternatives[requests.length];
-      if (!alternative) return;
-      requests.push(planRequest(withChanges(project, alternative.changes), book));
+      const next = alternatives.find(({ changes }) => !requests.has(changes));
+      if (!next) return;
+      requests.set(next.changes, planRequest(withChanges(project, next.changes), book));
       // Drawn when there is time: the next may be there by then.
-      startTransition(() => setHeld({ of: [project, book, alternatives], requests: [...requests] }));
+      startTransition(() => setHeld({ project, book, of: new Map(requests) }));
       timer = setTimeout(step, 0);
     };
     timer = setTimeout(step, 0);
     return () => clearTimeout(timer);
   }, [project, book, alternatives]);
-  return isHeld ? held.requests : NONE;
+  return held.project === project && held.book === book ? held.of : NONE.of;
 };
-const NONE: PlanRequest[] = [];
 
 /** Ways to make a project cheaper, told as they are found. */
 export interface WaysView {

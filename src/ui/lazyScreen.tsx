@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState, type ComponentType } from 'react';
+import { startTransition, useDeferredValue, useEffect, useState, type ComponentType } from 'react';
 import { ActivityIndicator } from 'react-native-paper';
 
 /** A component whose code is fetched when it is first drawn, or before, by `ready`. Once it is there it is drawn at once. */
@@ -17,6 +17,8 @@ export const lazyScreen = <P extends object>(
     // The compiler would lift what stands in this function out of it.
     'use no memo';
     const [Shown, setShown] = useState<ComponentType<P> | null>(() => Loaded);
+    // The link that was touched answers at once; the place follows, in pieces between which the page is free.
+    const isDrawn = useDeferredValue(true, false);
     useEffect(() => {
       let isGone = false;
       void ready().then(() => {
@@ -27,6 +29,7 @@ export const lazyScreen = <P extends object>(
         isGone = true;
       };
     }, []);
+    if (!isDrawn) return null;
     return Shown ? <Shown {...props} /> : <ActivityIndicator aria-label="Opening" />;
   };
   return Object.assign(Later, { ready });
