@@ -1,5 +1,5 @@
 import { readFormula, namesIn } from './formula';
-import { copyOption } from './options';
+import { copyOption, withOwnAnswers } from './options';
 import { freeVariableName } from './names';
 import { namesUsed, renameVariable } from './rewrite';
 import type { Group, Option, Project, Variable } from './types';
@@ -88,15 +88,4 @@ const namesOf = (text: string): Set<string> => {
       ? namesIn(formula.value).flatMap((path) => (path.length === 1 ? [(path[0] ?? '').toLowerCase()] : []))
       : [],
   );
-};
-
-const withOwnAnswers = (option: Option, ids: Map<string, string>): Option => {
-  if (!option.made) return option;
-  const answers = Object.fromEntries(
-    Object.entries(option.made.answers).map(([key, answer]) => {
-      const id = /^[=@]/.test(answer) ? ids.get(answer.slice(1)) : undefined;
-      return [key, id === undefined ? answer : `${answer.charAt(0)}${id}`];
-    }),
-  );
-  return { ...option, made: { ...option.made, answers } };
 };

@@ -7,6 +7,7 @@ export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
 export { movedParts, movedWords } from './moved';
 export * from './bookFor';
 export { duplicateProject } from './duplicate';
+export { copyGroup } from './copyGroup';
 export * from './rack';
 export * from './resolvedPart';
 export * from './resolve';

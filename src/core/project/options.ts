@@ -27,3 +27,15 @@ export const choiceOf = (group: Group, { id }: Option): Pick<Alternative, 'id' |
   id: `${group.id}:option:${id}`,
   changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
 });
+
+/** An option of which what its helper was told names measures by other ids: `ids` gives the new one for the old. */
+export const withOwnAnswers = (option: Option, ids: Map<string, string>): Option => {
+  if (!option.made) return option;
+  const answers = Object.fromEntries(
+    Object.entries(option.made.answers).map(([key, answer]) => {
+      const id = /^[=@]/.test(answer) ? ids.get(answer.slice(1)) : undefined;
+      return [key, id === undefined ? answer : `${answer.charAt(0)}${id}`];
+    }),
+  );
+  return { ...option, made: { ...option.made, answers } };
+};

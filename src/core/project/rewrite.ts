@@ -70,7 +70,7 @@ export const namesUsed = (project: Project): Set<string> => {
 };
 
 /** A formula with some of its names replaced; null when none is, or when it cannot be read. */
-const replaceNames = (text: string, replace: (path: string[]) => Formula | null): string | null => {
+export const replaceNames = (text: string, replace: (path: string[]) => Formula | null): string | null => {
   const formula = readFormula(text);
   if (!formula.ok) return null;
   let changed = 0;
@@ -81,6 +81,12 @@ const replaceNames = (text: string, replace: (path: string[]) => Formula | null)
   });
   return changed > 0 ? writeFormula(next) : null;
 };
+
+/** A value as it stands in a formula: a length of so many ticks, not under nothing, or a number. */
+export const valueLeaf = (value: number, isLength: boolean, unit: LengthUnit): Formula =>
+  isLength
+    ? { type: 'length', ticks: toFraction(value), text: writeLength(Math.max(0, value), unit) }
+    : { type: 'number', value: toFraction(value), text: String(value) };
 
 /** Renames a variable in every formula. */
 export const renameVariable = (project: Project, from: string, to: string): void =>
@@ -95,14 +101,7 @@ export const replaceVariable = (project: Project, variableId: string): void => {
   const variable = project.variables.find(({ id }) => id === variableId);
   const value = valuesOf(project).variables[variableId];
   if (!variable || !value?.ok) return;
-  const leaf: Formula =
-    variable.kind === 'length'
-      ? {
-          type: 'length',
-          ticks: toFraction(value.value),
-          text: writeLength(Math.max(0, value.value), project.unit),
-        }
-      : { type: 'number', value: toFraction(value.value), text: String(value.value) };
+  const leaf = valueLeaf(value.value, variable.kind === 'length', project.unit);
   rewriteFormulas(project, (text) =>
     replaceNames(text, ([name = '', ...rest]) =>
       rest.length === 0 && name.toLowerCase() === variable.name.toLowerCase() ? leaf : null,

@@ -5,6 +5,7 @@ import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, ReadField } from '@/ui';
 import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
+import { CopyGroup } from './CopyGroup';
 import { FitNotes } from './FitNotes';
 import { MaterialField } from './MaterialField';
 import { Options } from './Options';
@@ -144,6 +145,7 @@ export const GroupForm = ({
       <Button mode="outlined" icon="add" onPress={cover}>
         Add finish, glue, liner or fill
       </Button>
+      <CopyGroup open={open} group={group} />
     </Detail>
   );
 };
