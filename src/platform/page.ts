@@ -18,7 +18,18 @@ export const askBeforeLeaving = (isAtRisk: () => boolean): void => {
   });
 };
 
+/** What the browser shows where a mouse rests on an element. */
+export const setTooltip = (element: unknown, text: string): void => {
+  if (element instanceof HTMLElement) element.title = text;
+};
+
 export const focusedElement = (): HTMLElement | null => document.activeElement as HTMLElement | null;
+
+/** Where on the page a button lies that has the focus, null where none has it, and how large the page's window is, in pixels. */
+export const focusedBox = (): { box: DOMRect | null; width: number; height: number } => {
+  const box = focusedElement()?.closest('button, [role=button]')?.getBoundingClientRect() ?? null;
+  return { box, width: window.innerWidth, height: window.innerHeight };
+};
 
 /** Gives the focus back to what has it now, where that is still on the page. */
 export const focusKeeper = (): (() => void) => {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
-import { focusedElement, focusKeeper } from '@/platform/page';
+import { focusedBox, focusedElement, focusKeeper } from '@/platform/page';
 import { TOUCH, useIsWide } from './layout';
 import { useColors } from './theme';
 import { Text } from './Text';
@@ -12,7 +12,7 @@ export interface Action {
   run: () => void;
 }
 
-/** A few things to do, behind one button: at the foot of a phone, at the upper right of a wide screen. */
+/** A few things to do, behind one button: at the foot of a phone, at the button on a wide screen. */
 export const ActionMenu = ({
   label,
   actions,
@@ -22,21 +22,45 @@ export const ActionMenu = ({
   actions: Action[];
   anchor: (open: () => void) => ReactNode;
 }) => {
-  const [isOpen, setOpen] = useState(false);
-  const close = () => setOpen(false);
+  const [opened, setOpened] = useState<{ at: Place } | null>(null);
+  const close = () => setOpened(null);
   return (
     <>
-      {anchor(() => setOpen(true))}
-      {isOpen ? (
+      {anchor(() => setOpened({ at: placeAt(focusedBox()) }))}
+      {opened ? (
         <Portal>
-          <Opened label={label} actions={actions} onClose={close} />
+          <Opened label={label} actions={actions} at={opened.at} onClose={close} />
         </Portal>
       ) : null}
     </>
   );
 };
 
-const Opened = ({ label, actions, onClose }: { label: string; actions: Action[]; onClose: () => void }) => {
+/** Where a menu stands on a wide screen: from its upper or its lower edge. */
+type Place = { left: number; top: number } | { left: number; bottom: number };
+
+const WIDTH = 320;
+const MARGIN = 12;
+
+/** Below its button, or above it where there is more room; where no button has the focus, at the upper right. */
+const placeAt = ({ box, width, height }: ReturnType<typeof focusedBox>): Place => {
+  const right = box?.right ?? width - MARGIN;
+  const left = Math.max(MARGIN, Math.min(right - WIDTH, width - WIDTH - MARGIN));
+  const top = box?.bottom ?? 52;
+  return box && top > height * 0.6 ? { left, bottom: height - box.top + 4 } : { left, top: top + 4 };
+};
+
+const Opened = ({
+  label,
+  actions,
+  at,
+  onClose,
+}: {
+  label: string;
+  actions: Action[];
+  at: Place;
+  onClose: () => void;
+}) => {
   const colors = useColors();
   const isWide = useIsWide();
   const list = useRef<View>(null);
@@ -63,17 +87,18 @@ const Opened = ({ label, actions, onClose }: { label: string; actions: Action[];
     all[(index + by + all.length) % all.length]?.focus();
   };
   return (
-    <Modal visible onDismiss={onClose} style={isWide ? styles.upper : styles.lower}>
+    <Modal
+      visible
+      onDismiss={onClose}
+      style={isWide ? styles.upper : styles.lower}
+      contentContainerStyle={isWide ? [styles.wide, at] : undefined}
+    >
       <View
         ref={list}
         role="menu"
         aria-label={label}
         {...({ onKeyDown } as object)}
-        style={[
-          styles.list,
-          isWide && styles.wide,
-          { backgroundColor: colors.card, borderColor: colors.ink },
-        ]}
+        style={[styles.list, { backgroundColor: colors.card, borderColor: colors.ink }]}
       >
         {actions.map(({ title, run }) => (
           <Pressable
@@ -101,6 +126,6 @@ const styles = StyleSheet.create({
   lower: { justifyContent: 'flex-end', marginTop: 0, marginBottom: 0 },
   upper: { justifyContent: 'flex-start', marginTop: 0, marginBottom: 0 },
   list: { borderWidth: 1, maxHeight: '82%', overflow: 'auto' } as object,
-  wide: { width: 320, alignSelf: 'flex-end', marginTop: 52, marginRight: 12 },
+  wide: { position: 'absolute', width: WIDTH, maxHeight: '60%' },
   item: { minHeight: TOUCH + 4, justifyContent: 'center', paddingHorizontal: 16, borderBottomWidth: 1 },
 });

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View, type StyleProp, type ViewStyle } from 'react-native';
 import { IconButton, TouchableRipple } from 'react-native-paper';
+import { setTooltip } from '@/platform/page';
 import type { IconName } from './icons';
 import { TOUCH } from './layout';
 import { useColors } from './theme';
@@ -96,6 +97,8 @@ export const IconAction = ({
       disabled={disabled}
       iconColor={color ?? colors.ink}
       style={styles.iconAction}
+      // Told to a mouse that rests on it, too.
+      ref={(node) => setTooltip(node, label)}
     />
   );
 };

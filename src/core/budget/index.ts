@@ -8,6 +8,7 @@ export * from './typedPriceLines';
 export * from './target';
 export * from './toolsToBuy';
 export * from './run';
+export * from './atTheStore';
 export * from './lineEdits';
 export * from './costs';
 export * from './overTime';

@@ -1,5 +1,5 @@
 export * from '../cutting/model/plan';
-export { taxAt } from '../cutting/model';
+export { fitsInCar, storeCutsOf, taxAt } from '../cutting/model';
 export { ownedOf, planInput, rackFor, rackWorth } from './input';
 export type { Owned, PlanInput, StoreTerms } from './inputTypes';
 export { planKey } from './planKey';

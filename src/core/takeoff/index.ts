@@ -5,3 +5,4 @@ export { HELPERS, helperOf } from './helpers';
 export * from './templates';
 export { checksOf, type Check } from './checks';
 export * from './weight';
+export { partSketch, SKETCH } from './partSketch';

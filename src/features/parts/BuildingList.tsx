@@ -1,6 +1,5 @@
 import { memo, useEffect, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { woodTone } from '@/core/lumber';
 import { emptyProject, identifier, type Part } from '@/core/project';
 import {
   buildTemplate,
@@ -16,6 +15,7 @@ import {
 import type { LengthUnit } from '@/core/units';
 import { afterPaint } from '@/hooks';
 import { Sheet, SectionHeader, SidePicture, Text, TOUCH, useColors } from '@/ui';
+import { partTone } from './partTone';
 
 /** A kind of thing that can be picked: a whole one, or a part of one. */
 export type Building = { kind: 'template'; template: Template } | { kind: 'helper'; helper: Helper };
@@ -113,7 +113,7 @@ const Picture = ({ building, unit }: { building: Building; unit: LengthUnit }) =
       side={sight.side}
       colorOf={(role) => {
         const part = sight.partOf(role);
-        return part ? colors.wood[woodTone(part.kind === 'sheet' ? 'sheet' : '')] : null;
+        return part ? colors.wood[partTone(part)] : null;
       }}
       {...PICTURE}
     />

@@ -26,7 +26,7 @@ export const CopyGroup = ({ open, group }: { open: OpenProject; group: Group }) 
         : `${into.name} has ${copied.group.name} now, with measures of its own.`,
       action: { label: 'Undo', run: isHere ? undo : () => undoIn(into.id) },
     });
-    if (!isHere) router.push(`/project/${into.id}/parts?open=group:${copied.group.id}`);
+    if (!isHere) router.push(`/project/${into.id}/parts`);
   };
   return (
     <ActionMenu

@@ -1,12 +1,14 @@
 import { parseCount } from '@/core/units';
 import { chosenOption, cutParts, emptyExtra, type Group, type Joint } from '@/core/project';
 import { fail, ok, type Result } from '@/core/result';
+import type { Helper } from '@/core/takeoff';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, ReadField } from '@/ui';
 import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
 import { CopyGroup } from './CopyGroup';
 import { FitNotes } from './FitNotes';
+import { HelperDrawing } from './HelperDrawing';
 import { MaterialField } from './MaterialField';
 import { Options } from './Options';
 import { EXPOSURES } from './words';
@@ -17,14 +19,17 @@ export const GroupForm = ({
   groupId,
   onClose,
   onChoose,
+  helper,
   onHelper,
 }: {
   open: OpenProject;
   groupId: string;
   onClose: () => void;
   onChoose: (chosen: Chosen) => void;
-  /** Opens the helper that made it; absent when it was made by hand. */
-  onHelper?: () => void;
+  /** The helper that made it; undefined when it was made by hand. */
+  helper: Helper | undefined;
+  /** Opens it. */
+  onHelper: () => void;
 }) => {
   const { project, book, dispatch, undo } = open;
   const group = project.groups.find(({ id }) => id === groupId);
@@ -37,7 +42,8 @@ export const GroupForm = ({
       name === '' ? 'Give the group a name.' : `There is a group ${name} already; give it another name.`;
     return name === '' || isTaken ? fail('name', sentence) : ok(name);
   };
-  const count = chosenOption(group)?.parts.length ?? 0;
+  const option = chosenOption(group);
+  const count = option?.parts.length ?? 0;
   const cut = cutParts(group);
   const fasten = () => {
     const [first, second = first] = cut;
@@ -89,10 +95,13 @@ export const GroupForm = ({
         read={readName}
         onRead={(name) => dispatch({ type: 'editGroup', groupId, fields: { name } })}
       />
-      {onHelper ? (
-        <Button mode="outlined" onPress={onHelper}>
-          Change its measures
-        </Button>
+      {helper && option ? (
+        <>
+          <HelperDrawing project={project} group={group} option={option} helper={helper} height={190} />
+          <Button mode="outlined" onPress={onHelper}>
+            Change its measures
+          </Button>
+        </>
       ) : null}
       <ReadField
         label="How many of it one project has"

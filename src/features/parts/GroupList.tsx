@@ -19,15 +19,18 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import type { OwnMaterials } from '@/core/lumber';
 import { formatMoney, type Minor } from '@/core/units';
 import { chosenOption, partLetters, type Group, type Part, type Project } from '@/core/project';
-import type { Check } from '@/core/takeoff';
+import { partSketch, type Check } from '@/core/takeoff';
 import type { OpenProject } from '@/hooks';
 import { SectionHeader, Row, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 import { onScreen, PartRow, type OnScreen } from './PartRow';
+import { groupCost } from './groupCost';
 import { GroupHardware } from './GroupHardware';
 import { measuredWords } from './MeasuredFields';
+import { partTone } from './partTone';
 import type { Chosen } from './chosen';
 import { groupWords, partWords } from './words';
 
@@ -53,7 +56,7 @@ const BY_KEYS = {
 const partsOf = (group: Group): Part[] => chosenOption(group)?.parts ?? [];
 
 /** The parts by group, in an order that is changed by dragging, within a group and between groups. */
-export const GroupList = ({ open: { project, dispatch }, costs, checks, chosen, onChoose }: Props) => {
+export const GroupList = ({ open: { project, book, dispatch }, costs, checks, chosen, onChoose }: Props) => {
   const [screen] = useState(onScreen);
   const settled = useDeferredValue(project);
   const lateCosts = useDeferredValue(costs);
@@ -101,6 +104,7 @@ export const GroupList = ({ open: { project, dispatch }, costs, checks, chosen, 
             costs={lateCosts}
             checks={checks}
             chosen={chosen}
+            own={book.materials}
             screen={screen}
             onChoose={choose}
           />
@@ -113,6 +117,8 @@ export const GroupList = ({ open: { project, dispatch }, costs, checks, chosen, 
 interface SectionProps extends Omit<Props, 'open'> {
   project: Project;
   group: Group;
+  /** What the user says of materials. */
+  own: OwnMaterials | undefined;
   screen: OnScreen;
 }
 
@@ -126,6 +132,7 @@ const GroupSection = memo(function GroupSection({
   costs,
   checks,
   chosen,
+  own,
   screen,
   onChoose,
 }: SectionProps) {
@@ -137,13 +144,8 @@ const GroupSection = memo(function GroupSection({
     return byId;
   }, [checks]);
   const parts = partsOf(group);
-  const ids = [
-    ...parts,
-    ...(chosenOption(group)?.joints ?? []),
-    ...project.extras.filter(({ groupId }) => groupId === group.id),
-  ].map(({ id }) => id);
-  const sum = ids.reduce((total, id) => total + (costs[id] ?? 0), 0);
-  const own = checks.filter(({ id }) => id === group.id);
+  const sum = groupCost(project, group, costs);
+  const groupChecks = checks.filter(({ id }) => id === group.id);
   return (
     <View role="group" aria-label={group.name} style={styles.group}>
       <SectionHeader
@@ -163,6 +165,8 @@ const GroupSection = memo(function GroupSection({
               name: part.name,
               quantity: part.quantity,
               letter: letters[part.id] ?? '',
+              sketch: partSketch(part, group, project.unit)?.join(' ') ?? '',
+              tone: partTone(part, group, own),
               words: partWords(part, project.unit),
               measured: measuredWords(part, project),
               checks: checksById.get(part.id) ?? NONE,
@@ -182,9 +186,9 @@ const GroupSection = memo(function GroupSection({
         chosen={chosen}
         onChoose={onChoose}
       />
-      {own.length > 0 ? (
+      {groupChecks.length > 0 ? (
         <Row style={styles.own}>
-          <CheckWords checks={own} />
+          <CheckWords checks={groupChecks} />
         </Row>
       ) : null}
       {parts.length === 0 ? (

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { formatLength } from '@/core/units';
-import { chosenOption, numbered, partLetters, resolveJoint, withLetter, type Exposure } from '@/core/project';
+import { chosenOption, numbered, resolveJoint, type Exposure } from '@/core/project';
 import {
   answerFault,
   helperOf,
@@ -13,10 +13,10 @@ import {
   type Helper,
   type HelperInput,
 } from '@/core/takeoff';
-import { woodTone } from '@/core/lumber';
 import { newId, type OpenProject } from '@/hooks';
-import { Button, Choice, Sheet, SidesDrawing, TextField, useColors, useIsWide, Text } from '@/ui';
+import { Button, Choice, Sheet, TextField, useColors, useIsWide, Text } from '@/ui';
 import { AskField } from './AskField';
+import { HelperDrawing } from './HelperDrawing';
 import { MaterialField } from './MaterialField';
 import { withoutUntouched } from './untouched';
 import { EXPOSURES, partWords } from './words';
@@ -73,7 +73,7 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
     <Sheet
       title={group ? `${helper.title}: ${group.name}` : helper.title}
       onClose={onClose}
-      sight={shown.ok ? <Drawn made={shown.value} helper={helper} /> : <View />}
+      sight={shown.ok ? <Sight made={shown.value} helper={helper} /> : <View />}
       foot={
         <>
           <Button onPress={onClose}>Cancel</Button>
@@ -133,37 +133,10 @@ export const HelperForm = ({ open: { project, book, dispatch }, helper, groupId,
 
 type Shown = Extract<ReturnType<typeof previewMade>, { ok: true }>['value'];
 
-const Drawn = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
-  const colors = useColors();
-  const isWide = useIsWide();
-  const sizes = sizesOf(project, group, option);
-  const tone = (role: string) => {
-    const part = option.parts.find((candidate) => candidate.role === role);
-    return part
-      ? colors.wood[
-          woodTone(part.materials[0] ?? group.materials[0] ?? (part.kind === 'sheet' ? 'sheet' : ''))
-        ]
-      : null;
-  };
-  const letters = partLetters(project);
-  const letter = (role: string) => letters[option.parts.find((part) => part.role === role)?.id ?? ''] ?? '';
-  const named = option.parts.map(({ id, name }) => withLetter(letters, id, name));
-  return (
-    <View style={styles.drawn}>
-      <SidesDrawing
-        views={helper.draw(sizes)}
-        colorOf={tone}
-        letterOf={letter}
-        say={(ticks) => formatLength(Math.max(0, ticks), project.unit)}
-        height={isWide ? 420 : 224}
-        label={`${helper.title}, drawn to scale: ${named.join(', ')}`}
-      />
-      <Text size="small" tone="soft" align="center">
-        {named.join(' · ')}
-      </Text>
-    </View>
-  );
-};
+/** The drawing, as high as the screen has room for. */
+const Sight = ({ made, helper }: { made: Shown; helper: Helper }) => (
+  <HelperDrawing {...made} helper={helper} height={useIsWide() ? 420 : 224} />
+);
 
 /** What comes out: parts, fasteners, and what is worth knowing. */
 const Result = ({ made: { project, group, option }, helper }: { made: Shown; helper: Helper }) => {
@@ -202,6 +175,5 @@ export const helperOfGroup = (open: OpenProject, groupId: string): Helper | unde
 };
 
 const styles = StyleSheet.create({
-  drawn: { paddingHorizontal: 8, paddingVertical: 6, flexGrow: 1, justifyContent: 'center' },
   result: { borderTopWidth: 1, paddingTop: 12, gap: 4 },
 });

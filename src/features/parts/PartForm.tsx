@@ -1,14 +1,5 @@
 import { View } from 'react-native';
-import {
-  identifier,
-  otherHand,
-  partLetters,
-  resolve,
-  type Group,
-  type Kind,
-  type Part,
-  type Shows,
-} from '@/core/project';
+import { partLetters, resolve, type Group, type Kind, type Part, type Shows } from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, KINDS, ReadField, Text } from '@/ui';
@@ -17,6 +8,7 @@ import { MaterialField } from './MaterialField';
 import type { Chosen } from './chosen';
 import { MeasuredFields } from './MeasuredFields';
 import { freeName, namesIn } from './freeName';
+import { mirrorPart } from './mirrorPart';
 import { countReader } from './reading';
 import { SizeFields, withFormula } from './SizeFields';
 
@@ -78,21 +70,21 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
     dispatch({ type: 'addPart', groupId: home.id, part: copy, index: siblings.indexOf(part) + 1 });
     onChoose({ kind: 'part', id: copy.id });
   };
-  /** Its mirror image: as many, as long, whatever becomes of the first. */
   const mirror = () => {
-    const own = identifier(part.name);
-    const image: Part = {
-      ...part,
-      id: newId(),
-      name: freeName(namesIn(project, home.id), otherHand(part.name) ?? `${part.name}, mirrored`),
-      role: undefined,
-      mirrorOf: part.id,
-      formulas: { ...withFormula(part, 'quantity', `${own}.count`) },
-      length: part.length && { text: `${own}.length`, ticks: part.length.ticks },
-      width: part.width && { text: `${own}.width`, ticks: part.width.ticks },
-    };
-    dispatch({ type: 'addPart', groupId: home.id, part: image, index: siblings.indexOf(part) + 1 });
+    const { commands, image, each, isHalved } = mirrorPart(
+      part,
+      home.id,
+      namesIn(project, home.id),
+      siblings.indexOf(part) + 1,
+      newId(),
+    );
+    dispatch(commands, `mirror ${part.name}`);
     onChoose({ kind: 'part', id: image.id });
+    if (isHalved)
+      notify({
+        text: `${each} left and ${each} right: ${2 * each} in all, as before.`,
+        action: { label: 'Undo', run: undo },
+      });
   };
   const remove = () => {
     dispatch({ type: 'removePart', partId });

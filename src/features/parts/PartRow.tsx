@@ -1,7 +1,9 @@
 import { memo, useCallback } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useSortable } from '@dnd-kit/sortable';
-import type { Check } from '@/core/takeoff';
+import Svg, { Polygon } from 'react-native-svg';
+import type { WoodTone } from '@/core/lumber';
+import { SKETCH, type Check } from '@/core/takeoff';
 import { Icon, Row, TOUCH, useColors, Text } from '@/ui';
 import { CheckWords } from './CheckWords';
 
@@ -10,6 +12,9 @@ export interface PartLine {
   name: string;
   quantity: number;
   letter: string;
+  /** Its shape, as corners of a drawing in a box of `SKETCH`; blank: it has none. */
+  sketch: string;
+  tone: WoodTone;
   words: string;
   measured: string;
   checks: Check[];
@@ -90,7 +95,8 @@ export const PartRow = memo(function PartRow({ id, line, screen, isChosen, onCho
 }, isSame);
 
 const Said = memo(function Said({ id, line, isChosen, onChoose }: Omit<Props, 'screen'>) {
-  const { name, quantity, letter, words, measured, checks, cost } = line;
+  const { name, quantity, letter, sketch, tone, words, measured, checks, cost } = line;
+  const colors = useColors();
   return (
     <Row
       onPress={() => onChoose(id)}
@@ -102,6 +108,11 @@ const Said = memo(function Said({ id, line, isChosen, onChoose }: Omit<Props, 's
         <Text size="strong" align="right" style={styles.quantity}>
           {quantity} ×
         </Text>
+        <Svg width={SKETCH.width} height={SKETCH.height} aria-hidden>
+          {sketch === '' ? null : (
+            <Polygon points={sketch} fill={colors.wood[tone]} stroke={colors.onWood} strokeWidth={0.8} />
+          )}
+        </Svg>
         <View style={styles.middle}>
           <Text numberOfLines={1}>
             {letter === '' ? '' : `${letter} `}
@@ -132,6 +143,6 @@ const styles = StyleSheet.create({
   } as object,
   row: { flex: 1, borderBottomWidth: 0, paddingVertical: 8, paddingRight: 16 },
   inside: { flexDirection: 'row', alignItems: 'center', gap: 10 },
-  quantity: { minWidth: 40 },
+  quantity: { minWidth: 36 },
   middle: { flex: 1 },
 });

@@ -21,6 +21,7 @@ import { JointForm } from './JointForm';
 import { MeasureForm } from './MeasureForm';
 import { MeasuresBand } from './MeasuresBand';
 import { PartForm } from './PartForm';
+import { PartsBeside } from './PartsBeside';
 import { PasteSheet } from './PasteSheet';
 import { QuickLine } from './QuickLine';
 import { chosenIn, openedIn, writeChosen, type Chosen, type Opened } from './chosen';
@@ -82,7 +83,10 @@ const Parts = ({ open }: { open: OpenProject }) => {
   );
   const hasForAll = project.extras.some(({ groupId: of }) => of === null);
   return (
-    <Columns detail={chosen ? form : null}>
+    <Columns
+      detail={chosen ? form : null}
+      beside={<PartsBeside project={settled} costs={costs} onChoose={setChosen} />}
+    >
       <QuickLine open={open} groupId={groupId} setGroupId={setGroupId} />
       <View style={styles.ways}>
         <Button mode="outlined" icon="add" onPress={() => setOpened({ kind: 'helpers' })}>
@@ -150,7 +154,8 @@ const ChosenForm = ({
           {...shared}
           groupId={id}
           onChoose={onChoose}
-          onHelper={helperOfGroup(open, id) ? () => onHelper(id) : undefined}
+          helper={helperOfGroup(open, id)}
+          onHelper={() => onHelper(id)}
         />
       );
     case 'measure':

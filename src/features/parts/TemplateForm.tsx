@@ -10,11 +10,11 @@ import {
   type HelperInput,
   type Template,
 } from '@/core/takeoff';
-import { woodTone } from '@/core/lumber';
 import { newId, type OpenProject } from '@/hooks';
 import { Button, Sheet, SidesDrawing, Text, useColors, useIsWide } from '@/ui';
 import { AskField } from './AskField';
 import { MaterialField } from './MaterialField';
+import { partTone } from './partTone';
 import { withoutUntouched } from './untouched';
 import { partWords } from './words';
 
@@ -104,14 +104,15 @@ const Drawn = ({
   const colors = useColors();
   const isWide = useIsWide();
   const letters = partLetters(project);
+  const groupOf = (partId: string) =>
+    project.groups.find((group) => chosenOption(group)?.parts.some(({ id }) => id === partId));
   return (
     <View style={styles.drawn}>
       <SidesDrawing
         views={template.draw(sizes)}
         colorOf={(role) => {
           const part = partOf(role);
-          const wood = part?.materials[0] ?? (part?.kind === 'sheet' ? 'sheet' : '');
-          return part ? colors.wood[woodTone(wood)] : null;
+          return part ? colors.wood[partTone(part, groupOf(part.id))] : null;
         }}
         letterOf={(role) => letters[partOf(role)?.id ?? ''] ?? ''}
         say={(ticks) => formatLength(Math.max(0, ticks), unit)}

@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { RunLine } from '@/core/budget';
+import { fullLengths, type RunLine } from '@/core/budget';
 import { unfitInPlan } from '@/core/compare/fit';
 import { capital } from '@/core/capital';
-import { nameKey } from '@/core/lumber';
+import { choosingNotes, materialOf, nameKey } from '@/core/lumber';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Book, Project } from '@/core/project';
+import { formatLength, type LengthUnit } from '@/core/units';
 import type { Pending, PlannedProject } from '@/hooks';
 import { SectionHeader } from '@/ui';
 import { RunRow } from './RunRow';
@@ -26,7 +27,10 @@ export const Lines = ({
   onTick: (line: RunLine) => void;
   onOpen: (line: RunLine) => void;
 }) => {
-  const unfit = useMemo(() => unfitWords(project, book, plan), [project, book, plan]);
+  const notes = useMemo(
+    () => notesOf(lines, project, book, plan, storeId),
+    [lines, project, book, plan, storeId],
+  );
   return lines.map((line, index) => {
     const before = lines[index - 1]?.category;
     const earlier = before && {
@@ -47,7 +51,7 @@ export const Lines = ({
           line={line}
           project={project}
           book={book}
-          warning={unfit.get(nameKey(line.item.material)) ?? ''}
+          notes={notes.get(line.key)}
           isTaken={pending.has(line.key)}
           onTick={() => onTick(line)}
           onOpen={() => onOpen(line)}
@@ -66,6 +70,58 @@ const AISLES: Record<RunLine['category'], string> = {
   tools: 'Tools',
   trips: 'Trips',
   other: 'Other',
+};
+
+/** What is said of a line beside its price. */
+export interface LineNotes {
+  /** Why its wood is not fit for what it is for; blank: it is. */
+  warning: string;
+  /** How many of it must have all of their length; blank: none. */
+  measure: string;
+  /** How such wood is picked; blank where a line above has said it. */
+  advice: string;
+}
+
+/** What is said of each line, by its key; what holds for several stands at the first of them alone. */
+const notesOf = (
+  lines: RunLine[],
+  project: Project,
+  book: Book,
+  plan: Plan,
+  storeId: string,
+): Map<string, LineNotes> => {
+  const unfit = unfitWords(project, book, plan);
+  const full = fullLengths(plan, storeId);
+  const said = new Set<string>();
+  const once = (text: string): string => {
+    if (said.has(text)) return '';
+    said.add(text);
+    return text;
+  };
+  return new Map(
+    lines.map((line) => {
+      const { item } = line;
+      const [advice = ''] =
+        item.kind === 'hardware' ? [] : choosingNotes(materialOf(item.material, book.materials));
+      return [
+        line.key,
+        {
+          warning: once(unfit.get(nameKey(item.material)) ?? ''),
+          measure: measureWords(line, full.get(line.name) ?? 0, project.unit),
+          advice: once(advice),
+        },
+      ];
+    }),
+  );
+};
+
+/** `5 of these 6 must measure a full 144″: measure before you pay.` */
+const measureWords = ({ item, quantity, pack }: RunLine, count: number, unit: LengthUnit): string => {
+  const all = quantity * pack;
+  const which = count >= all ? (all === 1 ? 'It' : 'Each') : `${count} of these ${all}`;
+  return count === 0 || !item.length
+    ? ''
+    : `${which} must measure a full ${formatLength(item.length.ticks, unit)}: measure before you pay.`;
 };
 
 /** Why a wood of the plan is not fit for what it is for, by its name. */

@@ -24,6 +24,7 @@ import { CartList } from './CartList';
 import { Paid } from './Paid';
 import { Lines } from './RunLines';
 import { formOf, type Shown } from './RunForms';
+import { StoreSawing } from './StoreSawing';
 
 const isSurprise = isLike<Deviation>({ cause: '', item: '', before: [], total: 0 });
 
@@ -160,6 +161,7 @@ const Shopping = ({
         {lines.length === 0 && !cart && !paid ? (
           <Text style={styles.pad}>{`Nothing is to buy at ${store.name} as things stand.`}</Text>
         ) : null}
+        <StoreSawing open={open} storeId={store.id} />
         <UnpricedFold open={open} plan={plan} at={store.id} />
         <View style={styles.another}>
           <Button mode="outlined" icon="add" onPress={() => setShown({ kind: 'else', line: null })}>

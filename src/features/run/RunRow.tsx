@@ -3,15 +3,15 @@ import type { RunLine } from '@/core/budget';
 import { formatMoney, formatTag } from '@/core/units';
 import { offerAt, tierFor } from '@/core/pricing';
 import type { Book, Project } from '@/core/project';
-import { choosingNotes, materialOf } from '@/core/lumber';
 import { Row, Checkbox, useColors, Text } from '@/ui';
+import type { LineNotes } from './RunLines';
 
 /** One thing to take, as large as a thumb: a tick takes it as planned, a touch beside it says what is otherwise. */
 export const RunRow = ({
   line,
   project,
   book,
-  warning,
+  notes,
   isTaken,
   onTick,
   onOpen,
@@ -19,18 +19,16 @@ export const RunRow = ({
   line: RunLine;
   project: Project;
   book: Book;
-  /** Why its wood is not fit for what it is for; blank: it is. */
-  warning: string;
+  notes: LineNotes | undefined;
   /** It was ticked, and the plan without it is being made. */
   isTaken: boolean;
   onTick: () => void;
   onOpen: () => void;
 }) => {
   const colors = useColors();
-  const { item, name, quantity, pack, spare } = line;
+  const { name, quantity, pack, spare } = line;
   const offer = offerAt(book, line.offerKey);
   const each = offer ? tierFor(offer.tiers, quantity)?.unitPrice : undefined;
-  const [advice] = item.kind === 'hardware' ? [] : choosingNotes(materialOf(item.material, book.materials));
   const facts = [
     each === undefined
       ? ''
@@ -53,12 +51,17 @@ export const RunRow = ({
                 {facts.join(' · ')}
               </Text>
             ) : null}
-            {warning ? (
+            {notes?.warning ? (
               <Text size="small" tone="bad">
-                {warning}
+                {notes.warning}
               </Text>
             ) : null}
-            {advice ? <Text size="small">{advice}</Text> : null}
+            {notes?.measure ? <Text size="small">{notes.measure}</Text> : null}
+            {notes?.advice ? (
+              <Text size="small" tone="soft">
+                {notes.advice}
+              </Text>
+            ) : null}
           </View>
           <Text size="strong">{formatMoney(line.paid, project.currency)}</Text>
         </View>
