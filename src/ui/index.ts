@@ -25,6 +25,7 @@ export * from './Button';
 export * from './Cautions';
 export * from './lazyScreen';
 export * from './Bars';
+export * from './Legend';
 export * from './useAwake';
 export * from './Stepper';
 export * from './FigureTable';

@@ -3,6 +3,9 @@ import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native'
 import { useColors } from './theme';
 import { ScrollContext } from './scrollContext';
 
+/** How wide a column to read is at most on a wide screen: two thirds of what there is, where that is more. */
+export const READING = 'max(780px, 68%)' as unknown as number;
+
 /** The least side of anything that is touched. */
 export const TOUCH = 44;
 
@@ -83,7 +86,7 @@ const styles = StyleSheet.create({
   column: { flex: 1 },
   scrolled: { flexGrow: 1, paddingBottom: 40 },
   list: { width: '100%' },
-  wideList: { maxWidth: 780 },
+  wideList: { maxWidth: READING },
   detail: { width: 420, borderLeftWidth: 1 },
   beside: { flex: 1, borderLeftWidth: 1, paddingBottom: 40, overflow: 'auto' } as object,
 });

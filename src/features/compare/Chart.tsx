@@ -1,9 +1,9 @@
 import { useDeferredValue } from 'react';
 import { targetOf } from '@/core/budget';
-import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type WoodTone } from '@/core/lumber';
 import type { OpenProject } from '@/hooks';
-import { Bars, useColors } from '@/ui';
+import { Bars } from '@/ui';
 import { barsOf, type Column } from './columns';
+import { useWoodColors } from './woodColors';
 
 const NONE: Column[] = [];
 
@@ -17,9 +17,7 @@ export const Chart = ({
 }) => {
   // After the words, which say more.
   const columns = useDeferredValue(all, NONE);
-  const colors = useColors();
-  const colorOf = (material: string | null) =>
-    material === null ? colors.faint : colors.wood[woodTone(material, book.materials)];
+  const { colorOf, legend } = useWoodColors(columns, book.materials);
   const bars = columns.map((column) => ({
     letter: column.letter,
     name: column.name,
@@ -27,10 +25,6 @@ export const Chart = ({
     sum: column.outcome?.atTill ?? null,
     stacks: barsOf(column).map(({ material, sum }) => ({ sum, color: colorOf(material) })),
   }));
-  const legend = [
-    ...tonesOf(columns, book.materials).map(({ tone, word }) => ({ color: colors.wood[tone], word })),
-    { color: colors.faint, word: 'hardware, finish, trips' },
-  ];
   return (
     <Bars
       about="At the till"
@@ -40,15 +34,4 @@ export const Chart = ({
       target={targetOf(project)}
     />
   );
-};
-
-/** The tones of the bars, each once, with the kinds of wood it stands for. */
-const tonesOf = (columns: Column[], own: OwnMaterials | undefined): { tone: WoodTone; word: string }[] => {
-  const tones = new Map<WoodTone, Set<string>>();
-  for (const { material } of columns.flatMap(barsOf)) {
-    if (material === null) continue;
-    const tone = woodTone(material, own);
-    tones.set(tone, (tones.get(tone) ?? new Set()).add(familyName(familyOf(materialOf(material, own)))));
-  }
-  return [...tones].map(([tone, words]) => ({ tone, word: [...words].join(', ') }));
 };

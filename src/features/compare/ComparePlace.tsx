@@ -141,8 +141,14 @@ const Compare = ({ open }: { open: PlannedProject }) => {
           </View>
           <UnpricedFold open={open} plan={plan} />
           <Lacking problems={plan.problems} />
-          <Chart columns={shared.columns} open={open} />
-          {isWide ? <ColumnTable {...shared} /> : <Cards {...shared} />}
+          {isWide ? (
+            <ColumnTable {...shared} />
+          ) : (
+            <>
+              <Chart columns={shared.columns} open={open} />
+              <Cards {...shared} />
+            </>
+          )}
           <Twins columns={columns} />
           <Text size="small" tone="soft" style={styles.pad}>
             How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book

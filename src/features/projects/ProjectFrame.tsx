@@ -5,7 +5,17 @@ import { useRouter } from 'expo-router';
 import { formatMoney } from '@/core/units';
 import { useProject, useReadyToCompare, useSnapshot, type OpenProject, type PlanSnapshot } from '@/hooks';
 import { isInFilledField, onKeyDown } from '@/platform/page';
-import { Button, IconAction, MoneyStrip, useColors, useIsLow, useIsNarrow, useIsWide, Text } from '@/ui';
+import {
+  Button,
+  IconAction,
+  MoneyStrip,
+  useColors,
+  useIsLow,
+  useIsNarrow,
+  useIsWide,
+  Text,
+  READING,
+} from '@/ui';
 import { SumsExplained } from './later';
 import { ProjectMenu } from './ProjectMenu';
 
@@ -164,7 +174,7 @@ const styles = StyleSheet.create({
   strip: { paddingHorizontal: 16, minHeight: 72 },
   lowStrip: { minHeight: 22 },
   reckoning: { paddingTop: 24 },
-  stripWide: { maxWidth: 780 },
+  stripWide: { maxWidth: READING },
   stale: { opacity: 0.65 },
   over: { position: 'absolute', top: 0, left: 0, right: 0, bottom: 0, zIndex: 1 },
 });

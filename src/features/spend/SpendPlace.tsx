@@ -63,8 +63,20 @@ const Spend = ({ open }: { open: PlannedProject }) => {
     ) : detailed?.kind === 'target' ? (
       <TargetForm open={open} money={money} onClose={close} />
     ) : null;
+  const charts = (
+    <Charts
+      project={project}
+      book={book}
+      plan={plan}
+      money={money}
+      entries={entries}
+      beside={beside}
+      today={day}
+    />
+  );
   return (
-    <Columns detail={form}>
+    // The ledger has its charts beside it where there is room.
+    <Columns detail={form} beside={isWide && view === 'ledger' ? charts : null}>
       {detailed?.kind === 'import' ? <ImportDialog wanted="ledger" open={open} onClose={close} /> : null}
       <View style={styles.head}>
         <View style={styles.grow}>
@@ -102,15 +114,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
           onChoose={choose}
         />
       ) : view === 'charts' ? (
-        <Charts
-          project={project}
-          book={book}
-          plan={plan}
-          money={money}
-          entries={entries}
-          beside={beside}
-          today={day}
-        />
+        charts
       ) : view === 'reasons' ? (
         <Reasons open={open} plan={plan} />
       ) : (

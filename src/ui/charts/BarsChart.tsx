@@ -1,8 +1,8 @@
 import { StyleSheet, View } from 'react-native';
 import { BarChart } from 'react-native-gifted-charts';
-import { decimals, formatMoney, formatWhole } from '@/core/units';
+import { decimals, formatMoney } from '@/core/units';
 import { FONTS, useColors } from '../theme';
-import { Text } from '../Text';
+import { Legend } from '../Legend';
 import { LABEL_WIDTH, moneyAxis, targetLine } from './moneyAxis';
 import { niceSteps } from './niceSteps';
 
@@ -85,18 +85,7 @@ export const BarsChart = ({
         />
       </View>
       <View style={styles.legend}>
-        {target === null ? null : (
-          <View style={styles.entry}>
-            <View style={[styles.line, { backgroundColor: colors.ink }]} />
-            <Text size="small">your target, {formatWhole(target, currency)}</Text>
-          </View>
-        )}
-        {legend.map(({ color, word }) => (
-          <View key={word} style={styles.entry}>
-            <View style={[styles.swatch, { backgroundColor: color, borderColor: colors.soft }]} />
-            <Text size="small">{word}</Text>
-          </View>
-        ))}
+        <Legend entries={legend} target={target} currency={currency} />
       </View>
     </View>
   );
@@ -104,15 +93,5 @@ export const BarsChart = ({
 
 const styles = StyleSheet.create({
   chart: { paddingTop: 6 },
-  legend: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    columnGap: 14,
-    rowGap: 2,
-    paddingLeft: LABEL_WIDTH,
-    marginTop: 2,
-  },
-  entry: { flexDirection: 'row', alignItems: 'center', gap: 6 },
-  swatch: { width: 12, height: 12, borderWidth: 1 },
-  line: { width: 22, height: 2.5 },
+  legend: { paddingLeft: LABEL_WIDTH },
 });
