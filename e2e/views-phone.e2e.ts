@@ -1,4 +1,4 @@
 import { PHONE } from '../harness/browser';
 import { lookAtEveryView } from './everyView';
 
-lookAtEveryView('phone', PHONE, 'light');
+lookAtEveryView('phone', PHONE, 'light', [{ width: 844, height: 390 }]);

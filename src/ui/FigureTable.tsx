@@ -23,7 +23,11 @@ export const FigureTable = ({
     >
       <View role="row" style={[styles.row, { borderColor: colors.hairline }]}>
         {columns.map((column, index) => (
-          <View key={column} role="columnheader" style={index === 0 ? styles.first : styles.cell}>
+          <View
+            key={column}
+            role={column === '' ? 'cell' : 'columnheader'}
+            style={index === 0 ? styles.first : styles.cell}
+          >
             <Text size="small" tone="soft" align={index === 0 ? 'left' : 'right'}>
               {column}
             </Text>

@@ -161,7 +161,7 @@ const Keys = ({ target }: { target: Target }) => {
         isShort && styles.sideways,
         { backgroundColor: colors.paper, borderColor: colors.ink },
       ]}
-      role="group"
+      role="region"
       aria-label="Keypad for lengths"
       testID="keypad"
     >

@@ -21,6 +21,8 @@ interface Props extends Pick<TextProps, 'numberOfLines' | 'role' | 'nativeID' | 
   tone?: Tone;
   align?: 'left' | 'right' | 'center';
   struck?: boolean;
+  /** How deep a heading it is, where its size does not say. */
+  level?: number;
   style?: StyleProp<TextStyle>;
   children: ReactNode;
 }
@@ -31,14 +33,15 @@ export const Text = ({
   tone = 'ink',
   align,
   struck = false,
+  level: ownLevel,
   style,
   children,
   ...rest
 }: Props) => {
   const ink = useColors();
   const colors: Record<Tone, string> = { ink: ink.ink, soft: ink.soft, good: ink.spruce, bad: ink.red };
-  const level =
-    rest.role === 'presentation' ? undefined : (LEVELS[size] ?? (rest.role === 'heading' ? 3 : undefined));
+  const ofSize = LEVELS[size] ?? (rest.role === 'heading' ? (size === 'small' ? 3 : 2) : undefined);
+  const level = rest.role === 'presentation' ? undefined : (ownLevel ?? ofSize);
   const heading = level === undefined ? {} : { role: 'heading' as const, 'aria-level': level };
   return (
     <PaperText

@@ -241,7 +241,11 @@ export const reportHtml = ({ title, date, currency, sections }: Report): string 
   const money = (sum: Minor | null) => (sum === null ? '' : formatMoney(sum, currency));
   const cells = (tag: 'td' | 'th', texts: string[]) =>
     texts
-      .map((text, index) => `<${tag}${index % 2 === 1 ? ' class="number"' : ''}>${plain(text)}</${tag}>`)
+      .map((text, index) => {
+        // A heading of nothing is none.
+        const own = text === '' ? 'td' : tag;
+        return `<${own}${index % 2 === 1 ? ' class="number"' : ''}>${plain(text)}</${own}>`;
+      })
       .join('');
   const body = sections.map(
     ({ title: name, columns, rows }) =>
@@ -252,7 +256,7 @@ export const reportHtml = ({ title, date, currency, sections }: Report): string 
         )
         .join('')}</tbody></table></section>`,
   );
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${REPORT_STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main>${body.join('')}</main></body></html>`;
+  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${plain(title)}</title><style>${REPORT_STYLE}</style></head><body><header><h1>${plain(title)}</h1><span>${plain(formatDay(date))}</span></header><main aria-label="${plain(title)}">${body.join('')}</main></body></html>`;
 };
 
 /** Text without what HTML would read as its own. */

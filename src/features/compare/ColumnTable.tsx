@@ -40,7 +40,7 @@ export const ColumnTable = ({ columns, project, book, onChoose, onRemove }: Prop
         <View role="table" aria-label="Ways side by side" style={styles.table}>
           <ColumnBars {...shown} cellOf={cell} label={styles.label} />
           <View role="row" style={[styles.row, styles.ruled, { borderColor: colors.hairline }]}>
-            <View role="columnheader" style={styles.label} />
+            <View role="cell" style={styles.label} />
             {columns.map((column) => (
               <View key={column.id} role="columnheader" style={[cell(column), styles.head]}>
                 <View style={styles.top}>

@@ -47,7 +47,7 @@ const Aisle = ({ desk, kept, onBack }: { desk: PriceBookView; kept: Visit | null
       <View style={[styles.head, { borderColor: colors.hairline }]}>
         <IconAction icon="back" label="Back to prices" onPress={onBack} />
         <View style={styles.grow}>
-          <Text size="title" numberOfLines={1}>
+          <Text size="title" level={1} numberOfLines={1}>
             {store?.name ?? 'Which store are you in?'}
           </Text>
           {store ? (
