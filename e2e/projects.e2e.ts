@@ -33,3 +33,31 @@ for (const [name, size, handsOf] of [
     expect(complaints).toEqual([]);
     await context.close();
   });
+
+for (const [name, size, handsOf] of [
+  ['on a phone, by touch', PHONE, thumb],
+  ['on a wide screen, by keyboard', WIDE, keyboard],
+] as const)
+  test(`${name}: a group goes into another project, and back with one undo`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const hands = handsOf(page);
+    const group = page.getByRole('button', { name: 'Change group Wall frames' });
+    await page.goto(`${at.site.address}/project/compost-station/parts`);
+    await hands.press(group);
+    await page
+      .getByRole('img', { name: /drawn to scale: A Post, B Side rail/ })
+      .first()
+      .waitFor();
+    await hands.press(page.getByRole('button', { name: 'Copy the group' }));
+    await hands.pick(page.getByRole('menuitem', { name: 'Into Record shelf' }));
+    await page.getByRole('heading', { name: 'Record shelf', exact: true }).waitFor();
+    await page.getByText('Record shelf has Wall frames now, with measures of its own.').waitFor();
+    await page.getByRole('button', { name: /^Change 2 Post, 2x4 · 36"/ }).waitFor();
+    await hands.press(page.getByRole('button', { name: 'Undo', exact: true }).last());
+    await expect(group).toHaveCount(0);
+    await page.goto(`${at.site.address}/project/compost-station/parts`);
+    await group.waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

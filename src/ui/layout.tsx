@@ -32,7 +32,7 @@ const withOwnScroll = (node: unknown): void => {
   if (node !== null && typeof node === 'object') Reflect.deleteProperty(node, 'scrollTo');
 };
 
-/** A scrolling column, and beside it on a wide screen the detail of what is chosen in it, or else `beside`. */
+/** A scrolling column, and beside it on a wide screen the detail (a `Detail`) of what is chosen in it, or else `beside`. */
 export const Columns = ({
   children,
   detail,
@@ -62,8 +62,15 @@ export const Columns = ({
           <View style={[styles.list, isWide && width === 'reading' && styles.wideList]}>{children}</View>
         </ScrollContext>
       </ScrollView>
-      {isWide && detail ? (
-        <View style={[styles.detail, { borderColor: colors.hairline, backgroundColor: colors.card }]}>
+      {detail ? (
+        // At one place whatever the width: a form that is half filled in stays as a tablet is turned.
+        <View
+          style={
+            isWide
+              ? [styles.detail, { borderColor: colors.hairline, backgroundColor: colors.card }]
+              : styles.elsewhere
+          }
+        >
           {detail}
         </View>
       ) : null}
@@ -88,5 +95,7 @@ const styles = StyleSheet.create({
   list: { width: '100%' },
   wideList: { maxWidth: READING },
   detail: { width: 420, borderLeftWidth: 1 },
+  // On a phone it draws itself over all.
+  elsewhere: { display: 'none' },
   beside: { flex: 1, borderLeftWidth: 1, paddingBottom: 40, overflow: 'auto' } as object,
 });

@@ -120,7 +120,6 @@ const Buy = ({ open }: { open: PlannedProject }) => {
       ) : (
         boards
       )}
-      {isWide ? null : form}
     </Columns>
   );
 };

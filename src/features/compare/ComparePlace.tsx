@@ -160,7 +160,6 @@ const Compare = ({ open }: { open: PlannedProject }) => {
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}
-      {isWide ? null : detail}
     </Columns>
   );
 };

@@ -8,7 +8,7 @@ import { needsOf } from '@/core/pricing';
 import { emptyExtra, emptyGroup, resolve, type Book, type Project, type ResolvedPart } from '@/core/project';
 import { checksOf, heaviestCarried, helperOf, weightsOf, type Carried } from '@/core/takeoff';
 import { newId, useOpened, useProject, type OpenProject, useSnapshot } from '@/hooks';
-import { SectionHeader, Button, Columns, useIsWide, Text } from '@/ui';
+import { SectionHeader, Button, Columns, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
 import { ExtraForm } from './ExtraForm';
 import { GroupForm } from './GroupForm';
@@ -34,7 +34,6 @@ export const PartsPlace = ({ id }: { id: string }) => {
 
 const Parts = ({ open }: { open: OpenProject }) => {
   const { project, book, dispatch } = open;
-  const isWide = useIsWide();
   const snapshot = useSnapshot(project.id);
   const plan = shownPlan(snapshot?.plan ?? null);
   const [inAddress, setInAddress] = useOpened();
@@ -123,7 +122,6 @@ const Parts = ({ open }: { open: OpenProject }) => {
         </View>
         <Facts project={snapshot?.project ?? settled} costs={costs} plan={plan} />
       </View>
-      {isWide || !chosen ? null : form}
       <OpenedSheet open={open} opened={opened} setOpened={setOpened} groupId={groupId} />
     </Columns>
   );

@@ -146,7 +146,6 @@ const Prices = ({
         <Materials desk={desk} onOpen={(name) => setChosen({ kind: 'material', name })} />
       ) : null}
       {view === 'stores' ? <StoreList desk={desk} onOpen={(id) => setChosen({ kind: 'store', id })} /> : null}
-      {isWide ? null : detail}
       {opened === 'review' ? (
         <FeedReview desk={desk} news={feed.news} onClose={() => setOpened(null)} />
       ) : null}

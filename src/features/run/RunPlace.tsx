@@ -17,7 +17,7 @@ import {
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
-import { Button, Columns, IconAction, useAwake, useColors, useIsWide, Text } from '@/ui';
+import { Button, Columns, IconAction, useAwake, useColors, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
 import { cartCommands, takeOut, type Run } from './cart';
 import { CartList } from './CartList';
@@ -63,7 +63,6 @@ const Shopping = ({
 }) => {
   const { project, book, undo, plan, money, isStale, doing } = open;
   const router = useRouter();
-  const isWide = useIsWide();
   const isAwake = useAwake();
   const colors = useColors();
   const pending = usePending(open.generation);
@@ -184,7 +183,6 @@ const Shopping = ({
           </Button>
         </View>
       ) : null}
-      {isWide ? null : detail}
     </View>
   );
 };

@@ -32,12 +32,14 @@ export const Frame = ({ children }: { children: ReactNode }) => {
   const colors = useColors();
   const { width } = useWindowDimensions();
   const foot = inProject.length > 0 ? inProject : top;
-  if (!isWide)
-    return (
-      <View style={styles.phone}>
-        <View style={styles.main} role="main">
-          {children}
-        </View>
+  return (
+    <View style={isWide ? styles.wide : styles.phone}>
+      {isWide ? <Rail top={top} inProject={inProject} projectName={projectName} /> : null}
+      {/* At one place whatever the width: what is half typed stays as a tablet is turned. */}
+      <View style={styles.main} role="main">
+        {children}
+      </View>
+      {isWide ? null : (
         <ScrollView
           horizontal
           style={[styles.foot, isLow && styles.lowFoot, { backgroundColor: colors.bar }]}
@@ -49,45 +51,46 @@ export const Frame = ({ children }: { children: ReactNode }) => {
             <FootLink key={place.name} {...place} isLow={isLow} isNarrow={width < foot.length * WORD} />
           ))}
         </ScrollView>
-      </View>
-    );
+      )}
+    </View>
+  );
+};
+
+/** The places one under the other, those of the open project among them. */
+const Rail = ({ top, inProject, projectName }: ReturnType<typeof usePlaces>) => {
+  const colors = useColors();
   return (
-    <View style={styles.wide}>
-      <View style={[styles.rail, { backgroundColor: colors.bar }]} role="navigation" aria-label="Places">
-        <View style={styles.brand}>
-          <Logo size={34} />
-          <Text size="title" role="presentation" style={{ color: colors.onBar }}>
-            Billet
+    <View style={[styles.rail, { backgroundColor: colors.bar }]} role="navigation" aria-label="Places">
+      <View style={styles.brand}>
+        <Logo size={34} />
+        <Text size="title" role="presentation" style={{ color: colors.onBar }}>
+          Billet
+        </Text>
+      </View>
+      {top.slice(0, -1).map((place) => (
+        <RailLink key={place.name} {...place} />
+      ))}
+      {projectName ? (
+        <View style={styles.railProject}>
+          <Text size="small" style={[styles.railName, { color: colors.wood.softwood }]} numberOfLines={2}>
+            {projectName}
           </Text>
+          {inProject.map((place) => (
+            <RailLink key={place.name} {...place} />
+          ))}
         </View>
-        {top.slice(0, -1).map((place) => (
-          <RailLink key={place.name} {...place} />
-        ))}
-        {projectName ? (
-          <View style={styles.railProject}>
-            <Text size="small" style={[styles.railName, { color: colors.wood.softwood }]} numberOfLines={2}>
-              {projectName}
-            </Text>
-            {inProject.map((place) => (
-              <RailLink key={place.name} {...place} />
-            ))}
-          </View>
-        ) : null}
-        <View style={styles.main} />
-        <Pressable role="button" aria-label="Find" onPress={openFinder} style={styles.railLink}>
-          <View style={styles.railMark} />
-          <Text style={{ color: colors.onBar }}>Find</Text>
-          <Text size="small" style={{ color: colors.onBar }}>
-            Ctrl K
-          </Text>
-        </Pressable>
-        {top.slice(-1).map((place) => (
-          <RailLink key={place.name} {...place} />
-        ))}
-      </View>
-      <View style={styles.main} role="main">
-        {children}
-      </View>
+      ) : null}
+      <View style={styles.main} />
+      <Pressable role="button" aria-label="Find" onPress={openFinder} style={styles.railLink}>
+        <View style={styles.railMark} />
+        <Text style={{ color: colors.onBar }}>Find</Text>
+        <Text size="small" style={{ color: colors.onBar }}>
+          Ctrl K
+        </Text>
+      </Pressable>
+      {top.slice(-1).map((place) => (
+        <RailLink key={place.name} {...place} />
+      ))}
     </View>
   );
 };

@@ -120,7 +120,6 @@ const Spend = ({ open }: { open: PlannedProject }) => {
       ) : (
         <CostsView open={open} plan={plan} />
       )}
-      {isWide ? null : form}
     </Columns>
   );
 };
