@@ -4,7 +4,7 @@ import { formatMoney, formatTag } from '@/core/units';
 import { offerAt, tierFor } from '@/core/pricing';
 import type { Book, Project } from '@/core/project';
 import { Row, Checkbox, useColors, Text } from '@/ui';
-import type { LineNotes } from './RunLines';
+import type { LineNotes } from './lineNotes';
 
 /** One thing to take, as large as a thumb: a tick takes it as planned, a touch beside it says what is otherwise. */
 export const RunRow = ({
