@@ -133,10 +133,13 @@ export const lookAtEveryView = (
           await page.setViewportSize(other);
           // What is drawn otherwise there comes a moment later.
           await expect
-            .poll(async () => {
-              await settled(page);
-              return [other.width, await findings(page).catch(String)];
-            })
+            .poll(
+              async () => {
+                await settled(page);
+                return [other.width, await findings(page).catch(String)];
+              },
+              { timeout: 60_000 },
+            )
             .toEqual([other.width, []]);
           expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
             other.width,

@@ -79,6 +79,41 @@ for (const [what, size] of [
     await context.close();
   });
 
+for (const [what, size] of [
+  ['a phone, by thumb', PHONE],
+  ['a wide screen, by keyboard', WIDE],
+] as const)
+  test(`each piece has its label, also on paper, and what to mind is told until it is known: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const hands = size === PHONE ? thumb(page) : keyboard(page);
+    await page.goto(`${at.site.address}/project/record-shelf/saw`);
+    const minded = page.getByRole('note').filter({ hasText: 'Long board.' });
+    await minded.waitFor();
+    await hands.press(page.getByRole('button', { name: 'Long board: I know that' }));
+    await expect(minded).toHaveCount(0);
+    await page.reload();
+    await page.getByRole('region', { name: 'At the saw' }).waitFor();
+    await expect(minded).toHaveCount(0);
+    const pile = await page.getByText(/^\d+ to cut$/).innerText();
+    await hands.press(page.getByRole('tab', { name: 'Labels' }));
+    const labels = page.getByRole('list', { name: 'A label for each piece' }).getByRole('listitem');
+    await expect(labels).toHaveCount(Number.parseInt(pile, 10));
+    await expect(labels.first()).toContainText('A1');
+    await hands.choose('Size of a label', '99 x 57 mm');
+    await expect(page).toHaveURL(/view=labels/);
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.getByTestId('project-head')).toBeHidden();
+    // Two of 99 mm side by side, at the edge of the sheet.
+    const [first, second] = await labels.evaluateAll((all) =>
+      all.slice(0, 2).map((one) => one.getBoundingClientRect()),
+    );
+    expect(Math.round(((first?.width ?? 0) / 96) * 25.4)).toBe(99);
+    if (size === WIDE) expect(second?.top).toBe(first?.top);
+    expect(complaints).toEqual([]);
+    await context.close();
+  });
+
 test('with nothing planned it says where boards come from', async () => {
   const { page, context, complaints } = await visit(at.browser, PHONE);
   await page.goto(at.site.address);

@@ -363,6 +363,12 @@ export const VIEWS: View[] = [
     ready: (page) => page.getByRole('region', { name: 'Cut sheet' }).waitFor(),
   },
   {
+    name: 'labels',
+    path: '/project/compost-station/saw?view=labels',
+    ready: (page) =>
+      page.getByRole('list', { name: 'A label for each piece' }).getByRole('listitem').first().waitFor(),
+  },
+  {
     name: 'menu',
     path: '/project/sandpit/parts',
     ready: strip,

@@ -3,3 +3,5 @@ export { checkedSequence, sawFaults } from './checked';
 export { sequenceOf } from './sequence';
 export { countSetups } from './setups';
 export { drawingsToSaw, setupsOf, type SawDrawing, type SetupUse } from './sheet';
+export { hazardsOf, SAW_HAZARDS, type SawHazard } from './hazards';
+export { labelsOf, type PieceLabel } from './labels';

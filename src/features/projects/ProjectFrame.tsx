@@ -74,6 +74,7 @@ const Head = ({ open }: { open: OpenProject }) => {
         isLow && styles.lowHead,
         { backgroundColor: colors.paper, borderColor: colors.hairline },
       ]}
+      testID="project-head"
     >
       <View style={styles.bar}>
         {isWide ? null : (

@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import type { OwnMaterials } from '@/core/lumber';
 import type { Project } from '@/core/project';
-import { piecesFree, type SawBoard } from '@/core/sawing';
+import { hazardsOf, piecesFree, type SawBoard } from '@/core/sawing';
 import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
 import { Button, Text } from '@/ui';
+import { Hazards } from './Hazards';
 import { cutWords, stockWords } from './words';
 
 interface Props {
@@ -63,6 +64,7 @@ export const BoardAtSaw = ({
           <Text size="headline">{words.title}</Text>
           <Text>{words.measure}</Text>
           <Text tone="soft">{words.leaves}</Text>
+          <Hazards hazards={hazardsOf(board, done)} />
         </View>
       ) : (
         <View role="status">

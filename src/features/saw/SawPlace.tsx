@@ -18,6 +18,7 @@ import { isOnControl, onKeyDown } from '@/platform/page';
 import { Button, Columns, Row, SectionHeader, SegmentedButtons, Text, useAwake, useIsWide } from '@/ui';
 import { BoardAtSaw } from './BoardAtSaw';
 import { CutSheet } from './CutSheet';
+import { Labels } from './Labels';
 import { Pile } from './Pile';
 import { stockWords } from './words';
 
@@ -55,8 +56,9 @@ const isProgress = isLike<Progress>({ done: {} });
 const NONE: Progress = { done: {} };
 
 const VIEWS = [
-  { value: 'board', label: 'Board by board' },
+  { value: 'board', label: 'Boards' },
   { value: 'sheet', label: 'Cut sheet' },
+  { value: 'labels', label: 'Labels' },
 ] as const;
 
 const Saw = ({ open }: { open: PlannedProject }) => {
@@ -78,7 +80,7 @@ const Saw = ({ open }: { open: PlannedProject }) => {
     );
   const head = (
     <>
-      <View style={styles.views}>
+      <View style={styles.views} testID="not-printed">
         <SegmentedButtons
           label="How the saw’s work is shown"
           value={view}
@@ -93,13 +95,17 @@ const Saw = ({ open }: { open: PlannedProject }) => {
       ) : null}
     </>
   );
-  return view === 'sheet' ? (
+  return view === 'board' ? (
+    <BoardByBoard open={open} boards={boards} letters={letters} head={head} />
+  ) : (
     <Columns>
       {head}
-      <CutSheet boards={boards} project={project} own={book.materials} letters={letters} />
+      {view === 'sheet' ? (
+        <CutSheet boards={boards} project={project} own={book.materials} letters={letters} />
+      ) : (
+        <Labels project={project} />
+      )}
     </Columns>
-  ) : (
-    <BoardByBoard open={open} boards={boards} letters={letters} head={head} />
   );
 };
 
