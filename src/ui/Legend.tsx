@@ -18,13 +18,16 @@ export const Legend = ({
     <View style={styles.legend}>
       {target === null ? null : (
         <View style={styles.entry}>
-          <View style={[styles.line, { backgroundColor: colors.ink }]} />
+          <View testID="swatch" style={[styles.line, { backgroundColor: colors.ink }]} />
           <Text size="small">your target, {formatWhole(target, currency)}</Text>
         </View>
       )}
       {entries.map(({ color, word }) => (
         <View key={word} style={styles.entry}>
-          <View style={[styles.swatch, { backgroundColor: color, borderColor: colors.soft }]} />
+          <View
+            testID="swatch"
+            style={[styles.swatch, { backgroundColor: color, borderColor: colors.soft }]}
+          />
           <Text size="small">{word}</Text>
         </View>
       ))}

@@ -32,7 +32,7 @@ export const ColumnBars = ({
   const most = Math.max(1, target ?? 0, ...columns.map(({ outcome }) => outcome?.atTill ?? 0));
   const high = (sum: number) => Math.round((sum / most) * HEIGHT);
   return (
-    <View style={styles.row} aria-hidden>
+    <View style={styles.row} aria-hidden testID="chart">
       <View style={label}>
         {target === null ? null : (
           <View style={[styles.said, { bottom: high(target) - 9 }]}>

@@ -59,7 +59,7 @@ const GroupSum = ({
         <Text style={styles.grow}>{group.name}</Text>
         <Text size="strong">{sum}</Text>
       </View>
-      <View style={[styles.bar, { backgroundColor: colors.hairline }]}>
+      <View testID="chart" style={[styles.bar, { backgroundColor: colors.hairline }]}>
         <View
           style={[styles.filled, { width: `${Math.round(part * 100)}%`, backgroundColor: colors.spruce }]}
         />

@@ -32,7 +32,7 @@ export const Labels = ({ project }: { project: Project }) => {
   return (
     <View role="region" aria-label="Labels">
       <View style={styles.head} testID="not-printed">
-        <View style={styles.grow}>
+        <View style={styles.title}>
           <Text size="title">{project.name}</Text>
           <Text size="small" tone="soft">
             {`${all.length} ${all.length === 1 ? 'piece' : 'pieces'}: print them, or pencil the mark and the name on each`}
@@ -104,6 +104,7 @@ const HAIR = 0.5;
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 16, flexWrap: 'wrap' },
+  title: { flex: 1, minWidth: 160 },
   grow: { flex: 1, minWidth: 0 },
   sizes: { paddingHorizontal: 16, paddingBottom: 12 },
   labels: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16 },

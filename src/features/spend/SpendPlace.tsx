@@ -137,6 +137,13 @@ const forecastWords = (
 };
 
 const styles = StyleSheet.create({
-  head: { paddingHorizontal: 16, paddingTop: 14, gap: 12, flexDirection: 'row', alignItems: 'flex-start' },
-  grow: { flex: 1, gap: 2 },
+  head: {
+    paddingHorizontal: 16,
+    paddingTop: 14,
+    gap: 12,
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'flex-start',
+  },
+  grow: { flex: 1, minWidth: 160, gap: 2 },
 });
