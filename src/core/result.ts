@@ -8,8 +8,10 @@ export interface Problem {
 /** Either a value, or every problem that stood in its way. Exceptions are kept for bugs. */
 export type Result<T> = { ok: true; value: T } | { ok: false; problems: Problem[] };
 
+/** What came out right. */
 export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
 
+/** One problem: a code for tests, a sentence for people, and the place it is at. */
 export const fail = (code: string, sentence: string, place = ''): Result<never> => ({
   ok: false,
   problems: [{ code, place, sentence }],

@@ -28,6 +28,7 @@ export const counter = (): (() => string) => {
   return () => `id${++last}`;
 };
 
+/** For tests: parts and prices as tables, with settings and terms of stores. */
 export interface Case {
   parts: string;
   prices: string;

@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react';
 import { isFibreboard, materialOf, nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
-import { facesText, sidesOf, usefulOffcuts, type Layout } from '@/core/plan';
+import { facesText, OFFCUT, sidesOf, usefulOffcuts, type Layout } from '@/core/plan';
 import { tagName, withLetter, type Project } from '@/core/project';
 import { formatStockLength, type LengthUnit } from '@/core/units';
 import { LayoutDrawing, useColors, type DrawnOffcut, type DrawnPiece } from '@/ui';
@@ -45,9 +45,14 @@ export const drawnOf = (layout: Layout, letters: Record<string, string>, unit: L
   };
 };
 
-/** Where the board of a layout is from: a store, or what is there already. */
-export const sourceWords = ({ source }: Layout, { purchases }: Project): string => {
+/** Where the board of a layout is from: a store, or what is there already; of one on which sawing has begun, that. */
+export const sourceWords = (layout: Layout, project: Project): string =>
+  layout.sawn ? `${originWords(layout, project)}, begun at the saw` : originWords(layout, project);
+
+const originWords = (layout: Layout, { purchases }: Project): string => {
+  const { source } = layout;
   if (!('owned' in source)) return source.store;
+  if (source.owned.startsWith(OFFCUT)) return source.owned;
   const isBought = purchases.some(({ lines }) =>
     lines.some(({ item }) => nameKey(tagName(item)) === nameKey(source.owned)),
   );

@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useRef, useState } from 'react';
 import { useQueries, useQuery, useQueryClient } from '@tanstack/react-query';
 import { proxy } from 'comlink';
-import type { BreakEven, Proposal, Saving, UnderTarget } from '@/core/compare';
+import type { BreakEven, Proposal, Saving, Scenario, UnderTarget, WhatIf } from '@/core/compare';
 import { freshMaterials } from '@/core/compare/freshMaterials';
 import type { Minor } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
@@ -204,6 +204,24 @@ export const useBreakEvens = (
     }),
   );
 };
+
+/** What a project comes to if a scenario holds: as planned anew; null: it cannot be told, undefined: not yet. */
+export const useWhatIfs = (
+  { project, book, key }: PlanRequest,
+  base: Plan | null,
+  scenarios: Scenario[],
+): (WhatIf | null | undefined)[] =>
+  useQueries({
+    queries: scenarios.map((scenario) => ({
+      queryKey: ['what if', key, bookKey(book), base?.total, JSON.stringify(scenario)],
+      enabled: shownPlan(base) !== null,
+      queryFn: ({ signal }: { signal: AbortSignal }) =>
+        services().pool.run('long', RANKS.ways, signal, (planner) =>
+          planner.whatIf(scenario, project, book, base as Plan),
+        ),
+      ...DERIVED,
+    })),
+  }).map(({ data }) => data);
 
 /** Keeps a proved plan of what a project is about to become, so that it is there at once. */
 const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: Plan): void =>

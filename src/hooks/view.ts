@@ -29,7 +29,10 @@ export const useView = <T extends string>(
  * nothing.
  */
 export const useOpened = (): [opened: string, open: (opened: string) => void] => {
+  const path = usePathname();
   const { open: opened = '' } = useLocalSearchParams<{ open?: string }>();
   const { setParams } = useRouter();
-  return [opened, (next) => setParams({ open: next === '' ? undefined : next })];
+  // The tab stands in the address alone, and stays there.
+  const view = () => saidInAddress(path, 'view') || undefined;
+  return [opened, (next) => setParams({ open: next === '' ? undefined : next, view: view() })];
 };

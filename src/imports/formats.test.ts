@@ -7,6 +7,7 @@ import type { ImportContext, ImportTools } from './types';
 
 jest.mock('@/state/reading', () => ({ remoteReader: () => ({}), stopReading: () => undefined }));
 jest.mock('@/hooks', () => ({
+  ...jest.requireActual<object>('@/data/drafts'),
   newId: () => `made${Math.random()}`,
   notify: () => undefined,
   isEverything: (text: string) => text.includes('"everything"'),

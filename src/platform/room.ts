@@ -15,6 +15,14 @@ export const shortTexts: ShortTexts = {
   remove: (key) => window.localStorage.removeItem(key),
 };
 
+/** Those of this tab alone: they outlive a reload of its page, and end with it. */
+export const textsOfTab: ShortTexts = {
+  keys: () => Object.keys(window.sessionStorage),
+  read: (key) => window.sessionStorage.getItem(key),
+  write: (key, text) => window.sessionStorage.setItem(key, text),
+  remove: (key) => window.sessionStorage.removeItem(key),
+};
+
 /** Whether the browser has a database. */
 export const hasDatabase = (): boolean => typeof indexedDB !== 'undefined';
 

@@ -298,8 +298,8 @@ export class PlanService {
 
 const previousOf = (
   plan: Plan,
-  { parts, settings, unit, currency, owned }: PlanRequest['input'],
+  { parts, settings, unit, currency, owned, whole }: PlanRequest['input'],
 ): PreviousPlan => ({
   plan,
-  input: { parts, settings, unit, currency, owned },
+  input: { parts, settings, unit, currency, owned, ...(whole ? { whole } : {}) },
 });

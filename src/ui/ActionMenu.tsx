@@ -3,7 +3,7 @@ import { Pressable, StyleSheet, View } from 'react-native';
 import { Modal, Portal } from 'react-native-paper';
 import { focusedBox, focusedElement, focusKeeper } from '@/platform/page';
 import { TOUCH, useIsWide } from './layout';
-import { useColors } from './theme';
+import { useColors, type Colors } from './theme';
 import { Text } from './Text';
 import { useLayer } from './useLayer';
 
@@ -22,22 +22,22 @@ export const ActionMenu = ({
   actions: Action[];
   anchor: (open: () => void) => ReactNode;
 }) => {
-  const [opened, setOpened] = useState<{ at: Place } | null>(null);
-  const close = () => setOpened(null);
+  const [place, setPlace] = useState<Place | null>(null);
+  const close = () => setPlace(null);
   return (
     <>
-      {anchor(() => setOpened({ at: placeAt(focusedBox()) }))}
-      {opened ? (
+      {anchor(() => setPlace(placeAt(focusedBox())))}
+      {place ? (
         <Portal>
-          <Opened label={label} actions={actions} at={opened.at} onClose={close} />
+          <Opened label={label} actions={actions} at={place} onClose={close} />
         </Portal>
       ) : null}
     </>
   );
 };
 
-/** Where a menu stands on a wide screen: from its upper or its lower edge. */
-type Place = { left: number; top: number } | { left: number; bottom: number };
+/** Where a menu stands on a wide screen, from its upper or its lower edge, and how high it may be there. */
+type Place = ({ left: number; top: number } | { left: number; bottom: number }) & { maxHeight: number };
 
 const WIDTH = 320;
 const MARGIN = 12;
@@ -46,8 +46,9 @@ const MARGIN = 12;
 const placeAt = ({ box, width, height }: ReturnType<typeof focusedBox>): Place => {
   const right = box?.right ?? width - MARGIN;
   const left = Math.max(MARGIN, Math.min(right - WIDTH, width - WIDTH - MARGIN));
-  const top = box?.bottom ?? 52;
-  return box && top > height * 0.6 ? { left, bottom: height - box.top + 4 } : { left, top: top + 4 };
+  const top = (box?.bottom ?? 48) + 4;
+  if (!box || top <= height * 0.6) return { left, top, maxHeight: height - top - MARGIN };
+  return { left, bottom: height - box.top + 4, maxHeight: box.top - 4 - MARGIN };
 };
 
 const Opened = ({
@@ -98,7 +99,12 @@ const Opened = ({
         role="menu"
         aria-label={label}
         {...({ onKeyDown } as object)}
-        style={[styles.list, { backgroundColor: colors.card, borderColor: colors.ink }]}
+        style={[
+          styles.list,
+          isWide && { maxHeight: at.maxHeight },
+          { backgroundColor: colors.card, borderColor: colors.ink },
+          showsMore(colors),
+        ]}
       >
         {actions.map(({ title, run }) => (
           <Pressable
@@ -122,10 +128,27 @@ const Opened = ({
   );
 };
 
+/** A shade at the edge behind which there is more: covers scroll with the list and hide it at its ends. */
+const showsMore = ({ card, ink }: Colors) => {
+  const shade = `color-mix(in srgb, ${ink} 32%, transparent)`;
+  return {
+    backgroundImage: [
+      `linear-gradient(${card} 40%, transparent)`,
+      `linear-gradient(transparent, ${card} 60%)`,
+      `linear-gradient(${shade}, transparent)`,
+      `linear-gradient(transparent, ${shade})`,
+    ].join(', '),
+    backgroundPosition: 'top, bottom, top, bottom',
+    backgroundSize: '100% 48px, 100% 48px, 100% 16px, 100% 16px',
+    backgroundRepeat: 'no-repeat',
+    backgroundAttachment: 'local, local, scroll, scroll',
+  } as object;
+};
+
 const styles = StyleSheet.create({
   lower: { justifyContent: 'flex-end', marginTop: 0, marginBottom: 0 },
   upper: { justifyContent: 'flex-start', marginTop: 0, marginBottom: 0 },
   list: { borderWidth: 1, maxHeight: '82%', overflow: 'auto' } as object,
-  wide: { position: 'absolute', width: WIDTH, maxHeight: '60%' },
+  wide: { position: 'absolute', width: WIDTH },
   item: { minHeight: TOUCH + 4, justifyContent: 'center', paddingHorizontal: 16, borderBottomWidth: 1 },
 });

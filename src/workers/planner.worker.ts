@@ -4,10 +4,13 @@ import {
   proposalsFor,
   underTarget,
   waysToSave,
+  whatIf,
   type BreakEven,
   type Proposal,
   type Saving,
+  type Scenario,
   type UnderTarget,
+  type WhatIf,
 } from '@/core/compare';
 import {
   againstProject,
@@ -124,6 +127,9 @@ const planner = {
   ): Promise<BreakEven | null> => {
     return breakEven(project, book, plan, goal, fresh, planOfWay(await loaded()));
   },
+  /** What a project comes to if a scenario holds; see `whatIf`. */
+  whatIf: async (scenario: Scenario, project: Project, book: Book, plan: Plan): Promise<WhatIf | null> =>
+    whatIf(scenario, project, book, plan, planOfWay(await loaded())),
   /** Ways to save, each told when it is found; all of them in the end. */
   waysToSave: async (
     project: Project,

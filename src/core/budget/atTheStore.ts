@@ -2,7 +2,7 @@ import { fitsInCar, shownPlan, storeCutsOf, type Cut, type Layout, type Plan } f
 import { nameKey } from '../lumber';
 import { TICKS_PER_INCH, type Ticks } from '../units';
 import { cartOf } from './run';
-import type { Book, Project } from '../project';
+import type { Book, Item, Project } from '../project';
 
 /** What must be left of a board beyond its pieces for it to be measured afterwards: an eighth of an inch. */
 const TO_SPARE: Ticks = TICKS_PER_INCH / 8;
@@ -13,9 +13,8 @@ const TO_SPARE: Ticks = TICKS_PER_INCH / 8;
  */
 export const fullLengths = (plan: Plan | null, storeId: string): Map<string, number> => {
   const found = new Map<string, number>();
-  for (const layout of layoutsFrom(plan, storeId))
-    if ('item' in layout.source && layout.length - reach(layout) < TO_SPARE)
-      found.set(layout.source.item, layout.count + (found.get(layout.source.item) ?? 0));
+  for (const { layout, item } of layoutsFrom(plan, storeId))
+    if (layout.length - reach(layout) < TO_SPARE) found.set(item, layout.count + (found.get(item) ?? 0));
   return found;
 };
 
@@ -37,30 +36,28 @@ export const storeSawing = (
   plan: Plan | null,
   storeId: string,
 ): StoreSawing[] => {
-  const planned = layoutsFrom(plan, storeId)
-    .filter(({ storeCuts }) => storeCuts.length > 0)
-    .flatMap((layout) =>
-      'item' in layout.source ? [sawing(layout, layout.source.item, layout.storeCuts)] : [],
-    );
+  const planned = layoutsFrom(plan, storeId).flatMap(({ layout, item }) =>
+    layout.storeCuts.length > 0 ? [sawing(layout, item, layout.storeCuts)] : [],
+  );
   const inCart = (cartOf(project, storeId)?.lines ?? []).flatMap(({ item, quantity, pack }) => {
     let left = quantity * pack;
     return (shownPlan(plan)?.layouts ?? []).flatMap((layout) => {
-      const isIt =
-        'owned' in layout.source &&
-        layout.kind === item.kind &&
-        layout.section === item.section &&
-        layout.length === item.length?.ticks &&
-        nameKey(layout.material) === nameKey(item.material);
-      if (!isIt || left === 0 || fitsInCar(layout, project.settings)) return [];
+      if (!('owned' in layout.source) || layout.sawn || !isCutFrom(layout, item)) return [];
+      if (left === 0 || fitsInCar(layout, project.settings)) return [];
       const cuts = storeCutsOf(layout, project.settings, Number(book.stores[storeId]?.cuts ?? 0));
       const count = Math.min(left, layout.count);
       left -= count;
-      const name = 'owned' in layout.source ? layout.source.owned : '';
-      return cuts ? [{ ...sawing(layout, name, cuts), count }] : [];
+      return cuts ? [{ ...sawing(layout, layout.source.owned, cuts), count }] : [];
     });
   });
   return [...planned, ...inCart];
 };
+
+const isCutFrom = ({ kind, section, length, material }: Layout, item: Item): boolean =>
+  kind === item.kind &&
+  section === item.section &&
+  length === item.length?.ticks &&
+  nameKey(material) === nameKey(item.material);
 
 const sawing = ({ kind, length, width, count }: Layout, item: string, cuts: Cut[]): StoreSawing => ({
   kind,
@@ -71,5 +68,10 @@ const sawing = ({ kind, length, width, count }: Layout, item: string, cuts: Cut[
   cuts,
 });
 
-const layoutsFrom = (plan: Plan | null, storeId: string): Layout[] =>
-  (shownPlan(plan)?.layouts ?? []).filter(({ source }) => 'storeId' in source && source.storeId === storeId);
+/** What is cut from a thing that is bought in a store, with its name on the tag. */
+const layoutsFrom = (plan: Plan | null, storeId: string): { layout: Layout; item: string }[] =>
+  (shownPlan(plan)?.layouts ?? []).flatMap((layout) =>
+    'storeId' in layout.source && layout.source.storeId === storeId
+      ? [{ layout, item: layout.source.item }]
+      : [],
+  );

@@ -101,6 +101,7 @@ export interface PricingAnalysis {
   offer: Offered | null;
 }
 
+/** What someone offers, held against what it cost. */
 export interface Offered {
   price: Minor;
   /** Offer less the till: below zero, money is paid to give it away. */

@@ -140,6 +140,7 @@ export const paidInAll = (entries: Entry[]): Minor => entries.reduce((sum, entry
 
 /** What a ledger can be summed by. */
 export const GROUPINGS = ['category', 'store', 'month', 'item'] as const;
+/** By what the ledger is added up. */
 export type Grouping = (typeof GROUPINGS)[number];
 
 const KEYS: Record<Grouping, (entry: Entry) => string> = {

@@ -1,7 +1,8 @@
-import { fromMm, toMinor, writeLength, type LengthUnit, type Minor } from '../units';
+import { fromMm, toMinor, type Minor } from '../units';
 import { hardwareKey } from '../hardwareKey';
-import { shownPlan, thicknessOf, usefulOffcuts, type Layout, type Offcut, type Plan } from '../plan';
+import { offcutItem, shownPlan, usefulOffcuts, workLeft, type Layout, type Plan } from '../plan';
 import {
+  emptyBook,
   itemKey,
   keptMoney,
   keptPieces,
@@ -11,11 +12,10 @@ import {
   consumedQuantity,
   type Book,
   type Item,
-  type Measure,
   type Project,
   type PurchaseLine,
 } from '../project';
-import { actualSection, nameKey } from '../lumber';
+import { nameKey } from '../lumber';
 
 /** Something that a project leaves over. */
 export interface Leftover {
@@ -73,26 +73,16 @@ export const needlessOf = (project: Project, plan: Plan | null): Leftover[] => {
   });
 };
 
-const offcutItem = (layout: Layout, { length, width }: Offcut, unit: LengthUnit): Item => {
-  const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
-  const { kind, section, material } = layout;
-  if (kind === 'sheet')
-    return { kind, name: '', section, length: measure(length), width: measure(width), material };
-  const isWhole = width >= layout.width;
-  const name = isWhole
-    ? section
-    : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
-  return { kind, name: '', section: name, length: measure(length), width: null, material };
-};
-
-/** Boards and sheets that were bought and that no layout cuts: spares. */
+/** Boards and sheets that were bought and that no layout cuts: spares. Of a measured board its sound stretches. */
 const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
   joined(
-    project.purchases.flatMap(({ lines }) =>
-      lines
-        .filter(({ item }) => item.kind !== 'hardware')
-        .map((line) => ({ item: line.item, quantity: keptPieces(line), worth: each(line) })),
-    ),
+    workLeft(project, emptyBook(), [])
+      .whole.there.filter(({ item, isBought }) => isBought && item.kind !== 'hardware')
+      .map(({ item, count, value }) => ({
+        item,
+        quantity: count,
+        worth: toMinor(value, project.currency),
+      })),
   ).flatMap(({ item, quantity, worth }) => {
     const cut = layouts
       .filter(

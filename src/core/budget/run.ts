@@ -155,6 +155,7 @@ export interface Deviation {
 /** Of a line to buy: what, where and how many. */
 export type AskedFor = Pick<Buy, 'storeId' | 'store' | 'item' | 'qty'>;
 
+/** What a plan buys, as it is asked for in a store. */
 export const askedFor = (plan: Plan | null): AskedFor[] =>
   (shownPlan(plan)?.buys ?? []).map(({ storeId, store, item, qty }) => ({ storeId, store, item, qty }));
 

@@ -6,7 +6,7 @@ import { againstProject, planInput, shownPlan, type Plan } from '../plan';
 import { bestPlan, checkPlan, solverOf, type Highs, type Solver } from '../plan/planner';
 import { apply, emptyExtra, withChanges, type Book, type Project, type ProjectChange } from '../project';
 import { fromCsv, must } from '../testing';
-import { outcomeOf, proposalsFor, waysToSave, type Proposal, type Saving } from '.';
+import { outcomeOf, proposalsFor, usualProposals, waysToSave, type Proposal, type Saving } from '.';
 
 let solver: Solver;
 beforeAll(async () => {
@@ -51,6 +51,8 @@ test.each(['compost-station', 'record-shelf', 'sandpit'])(
       const others = (of: Project) =>
         kind === 'section' || kind === 'option' ? of.groups.filter(({ id }) => id !== groupId) : [];
       expect([title, others(made)]).toEqual([title, others(project)]);
+      if (kind === 'with' || kind === 'without')
+        expect([title, touchedBy(changes)]).toEqual([title, [`group ${groupId}`]]);
       if (kind !== 'material' && kind !== 'section')
         expect([title, made.settings.spare]).toEqual([title, project.settings.spare]);
       if (kind === 'section')
@@ -186,4 +188,29 @@ test('a finish whose price was typed in its own sheet is finish, and neither tri
   const outcome = outcomeOf(typed, book, plan);
   expect(outcome).toMatchObject({ finish: 1298, trips: 0, hardware: 0 });
   expect(outcome?.atTill).toBe((shownPlan(plan)?.total ?? 0) + 1298);
+});
+
+test('a group is seen with and without: its cost is put off, told so, and is no column unless it is asked for', () => {
+  const two = fromCsv({
+    parts: 'part,qty,section,length,material,group\nPost,4,2x4,8ft,stud,Frame\nRail,4,2x4,4ft,stud,Rails',
+    prices: 'store,section,length,material,price\nYard,2x4,8ft,stud,5',
+  });
+  const ways = proposalsFor(two.project, two.book, null);
+  expect(ways.filter(({ kind }) => kind === 'without').map(({ name }) => name)).toEqual([
+    'Frame another time',
+    'Rails another time',
+  ]);
+  expect(usualProposals(ways, 12).some(({ kind }) => kind === 'without')).toBe(false);
+  const rails = ways.find(({ name }) => name === 'Rails another time');
+  const made = withChanges(two.project, rails?.changes ?? []);
+  expect(outcomeOf(made, two.book, planWith(made, two.book))).toMatchObject({
+    atTill: 2000,
+    notYet: ['Rails'],
+  });
+  const [back] = usualProposals(proposalsFor(made, two.book, null), 12);
+  expect(back).toMatchObject({ kind: 'with', name: 'With Rails' });
+  expect(withChanges(made, back?.changes ?? []).groups.map(({ isLater }) => isLater ?? false)).toEqual([
+    false,
+    false,
+  ]);
 });

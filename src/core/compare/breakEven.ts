@@ -4,6 +4,7 @@ import { shownBeside, shownPlan, type Plan } from '../plan';
 import { offerAt } from '../pricing';
 import type { Book, Project } from '../project';
 import { nameKey } from '../lumber';
+import { repriced } from './repriced';
 
 /** The best plan of a project at the prices of a book, checked; null where none can be made. */
 export type PlanWith = (project: Project, book: Book) => Plan | null;
@@ -47,7 +48,7 @@ export const breakEven = (
   const cent = toMicros(1, project.currency);
   const moved = new Set(offer.tiers.map(({ price }) => price.id));
   const at = (share: number): { total: Minor; slope: number; isProved: boolean } | null => {
-    const held = atShare(book, moved, share);
+    const held = repriced(book, ({ id, price }) => (moved.has(id) ? Math.round(price * share) : price));
     const made = share === 1 ? plan : planWith(project, held);
     if (!made || !shownBeside(made, plan)) return null;
     const shown = shownPlan(made);
@@ -92,14 +93,3 @@ const lastThatHolds = (near: Minor, holds: (price: Minor) => boolean | null): Mi
   }
   return null;
 };
-
-/** A book in which some prices are a share of what they are. */
-const atShare = (book: Book, ids: Set<string>, share: number): Book => ({
-  ...book,
-  prices: Object.fromEntries(
-    Object.entries(book.prices).map(([id, price]) => [
-      id,
-      ids.has(id) ? { ...price, price: Math.round(price.price * share) } : price,
-    ]),
-  ),
-});

@@ -18,6 +18,7 @@ import { shorterDimensions, shorterWords } from './dimensions';
 import { fitnessIn } from './fit';
 import { offersFor } from './onSale';
 import { outcomeOf } from './outcome';
+import { putOff } from './groupProposals';
 import { proposalsFor, type Proposal } from './proposals';
 
 /** A project with a plan of it. */
@@ -76,8 +77,9 @@ const kindOf = (
   made: Project,
   book: Book,
 ): Candidate['kind'] | null => {
-  // A store less never saves, the plan would do without it by itself; the rack is told in words of its own.
-  if (kind === 'fewer stores' || kind === 'rack') return null;
+  // A store less never saves, the plan would do without it by itself; the rack, and groups that can wait, are told in words of
+  // their own.
+  if (kind === 'fewer stores' || kind === 'rack' || kind === 'with' || kind === 'without') return null;
   return kind === 'material' && isCheaperGrade(project, made, book) ? 'grade' : kind;
 };
 
@@ -226,11 +228,14 @@ const several = (project: Project): Candidate[] => [
 const later = (project: Project): Candidate[] => {
   const groups = madeNow(project);
   if (groups.length < 2) return [];
-  return groups.map((group) => ({
-    kind: 'later',
-    of: `later:${group.id}`,
-    title: `${group.name} another time`,
-    changes: [{ type: 'editGroup', groupId: group.id, fields: { isLater: true } }],
-    tradeOff: () => 'It is not built yet: its cost is put off, not gone.',
-  }));
+  return groups.map((group) => {
+    const { name, changes } = putOff(group);
+    return {
+      kind: 'later',
+      of: `later:${group.id}`,
+      title: name,
+      changes,
+      tradeOff: () => 'It is not built yet: its cost is put off, not gone.',
+    };
+  });
 };

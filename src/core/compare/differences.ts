@@ -1,4 +1,4 @@
-import { shownPlan, type Plan } from '../plan';
+import { purchasesOf, shownPlan, type Plan } from '../plan';
 import type { Book } from '../project';
 import { materialOf } from '../lumber';
 import type { Outcome } from './outcome';
@@ -6,12 +6,12 @@ import type { Outcome } from './outcome';
 /** So many differences are told. */
 const MAX_TOLD = 3;
 
-/** What one plan buys less and more than another: `one 2x4x8 treated less, two 2x4x10 treated more.` */
+/** What one plan buys less and more than another, in pieces, however they are packed: `one 2x4x8 treated less, two 2x4x10 treated more.` */
 export const buysDifference = (before: Plan, after: Plan): string => {
   const counts = new Map<string, number>();
   const add = (plan: Plan, sign: number) => {
-    for (const { item, qty } of shownPlan(plan)?.buys ?? [])
-      counts.set(item, (counts.get(item) ?? 0) + sign * qty);
+    for (const { item, qty, pack } of shownPlan(plan)?.buys ?? [])
+      counts.set(item, (counts.get(item) ?? 0) + sign * qty * pack);
   };
   add(before, -1);
   add(after, 1);
@@ -29,6 +29,9 @@ export const buysDifference = (before: Plan, after: Plan): string => {
 
 const WORDS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 const countWord = (count: number): string => WORDS[count] ?? String(count);
+
+/** What a plan buys of which offers, as one text; of what cannot all be made, for the rest. */
+export const boughtIn = (plan: Plan): string => purchasesOf(shownPlan(plan) ?? { buys: [] });
 
 /** `Lasts about 3 to 6 years instead of 12 to 20.`; blank where it lasts as long. */
 export const lastsInstead = (before: Outcome, after: Outcome): string => {
@@ -49,7 +52,8 @@ export const newWork = (before: Outcome, after: Outcome): string[] => {
   return after.preparation.filter((task) => !kinds.has(kindOfWork(task)));
 };
 
-const kindOfWork = (task: string): string => task.split(' ')[0] ?? task;
+/** The kind of a task of preparation, its first word: `rip`, `finish`. */
+export const kindOfWork = (task: string): string => task.split(' ')[0] ?? task;
 
 /** What a builder should know of the woods that come in: their notes, each once. */
 export const notesOfNew = (before: Plan, after: Plan, book: Book): string => {

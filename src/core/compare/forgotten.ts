@@ -222,9 +222,9 @@ const RULES: Rule[] = [
   missing(
     'glue',
     'Wood glue',
-    'Some joints are nailed and glued, and no glue is planned.',
+    'Some joints are glued, and no glue is planned.',
     /\bglue|adhesive\b/i,
-    (facts) => isJoined(facts, 'nail'),
+    (facts) => isJoined(facts, 'nail') || isJoined(facts, 'glue'),
   ),
   missing(
     'bit:pocket',

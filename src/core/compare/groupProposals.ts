@@ -2,6 +2,9 @@ import type { Offer } from '../pricing';
 import {
   choiceOf,
   chosenOption,
+  hasParts,
+  isLeftForLater,
+  madeNow,
   withChanges,
   type Book,
   type Group,
@@ -25,6 +28,32 @@ export const optionsOf = (group: Group): Draft[] =>
       name: optionWords(group, option),
       groupId: group.id,
     }));
+
+/** A group left for another time. */
+export const putOff = ({ id, name }: Pick<Group, 'id' | 'name'>): Pick<Draft, 'name' | 'changes'> => ({
+  name: `${name} another time`,
+  changes: [{ type: 'editGroup', groupId: id, fields: { isLater: true } }],
+});
+
+const broughtIn = ({ id, name }: Pick<Group, 'id' | 'name'>): Pick<Draft, 'name' | 'changes'> => ({
+  name: `With ${name}`,
+  changes: [{ type: 'editGroup', groupId: id, fields: { isLater: false } }],
+});
+
+/** With a group that is left for another time; and without one that is made now, where something else is. */
+export const withAndWithout = (project: Project): Draft[] => {
+  const draft = (kind: 'with' | 'without', { id, name }: Group): Draft => ({
+    id: `${kind}:${id}`,
+    kind,
+    groupId: id,
+    ...(kind === 'without' ? putOff({ id, name }) : broughtIn({ id, name })),
+  });
+  const now = madeNow(project).filter(hasParts);
+  return [
+    ...project.groups.filter(isLeftForLater).map((group) => draft('with', group)),
+    ...(now.length > 1 ? now.map((group) => draft('without', group)) : []),
+  ];
+};
 
 /** `Slats: sheets`; an option that is called as its group is, by what it is made of: `Slats of 1x4`. */
 const optionWords = (group: Group, { name, parts }: Option): string => {

@@ -7,6 +7,7 @@ export * from './breakEven';
 export * from './freshMaterials';
 export * from './waysToSave';
 export * from './underTarget';
+export * from './whatIf';
 export * from './differences';
 export * from './units';
 export * from './buildOrBuy';

@@ -9,7 +9,15 @@ import {
 import { hardwareKey } from '../hardwareKey';
 import { cubicMm, formatArea, type Minor, type SquareMm, type Ticks } from '../units';
 import { faceOf, shownPlan, thicknessOf, usefulOffcuts, type Layout, type Plan } from '../plan';
-import { keptMoney, resolve, surfaceFor, type Book, type Project } from '../project';
+import {
+  isLeftForLater,
+  keptMoney,
+  perAmount,
+  resolve,
+  surfaceFor,
+  type Book,
+  type Project,
+} from '../project';
 import {
   isCoated,
   lifeOf,
@@ -29,6 +37,8 @@ export interface Outcome {
   money: ProjectMoney;
   /** What leaves the pocket, what has left it included. */
   atTill: Minor;
+  /** Of that, by what the project's cost is divided by; null: by nothing, or by what cannot be worked out. */
+  perUnit: Minor | null;
   /** Shares of boards, sheets and packs that are used up. */
   inPiece: Minor;
   /** Boards and sheets. */
@@ -59,6 +69,8 @@ export interface Outcome {
   stores: string[];
   /** What is left over and of use: pieces, and how long they are together. */
   offcuts: { count: number; length: Ticks };
+  /** Names of its groups that are left for another time, and are in no sum of it. */
+  notYet: string[];
   /** Of what it is made, by how much money goes into it, in minor units. */
   byMaterial: { material: string; paid: Minor }[];
 }
@@ -91,6 +103,7 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
   return {
     money,
     atTill: money.total,
+    perUnit: perUnitOf(project, money.total),
     inPiece: inThePieceOfAll(project, shown, book),
     wood,
     finish,
@@ -116,8 +129,15 @@ export const outcomeOf = (project: Project, book: Book, plan: Plan | null): Outc
       count: offcuts.reduce((sum, { count }) => sum + count, 0),
       length: offcuts.reduce((sum, { count, length }) => sum + count * length, 0),
     },
+    notYet: project.groups.filter(isLeftForLater).map(({ name }) => name),
     byMaterial: byMaterial(bought),
   };
+};
+
+/** A sum for all that is built, divided by what the project names. */
+const perUnitOf = (project: Project, sum: Minor): Minor | null => {
+  const amount = project.per ? perAmount(project, project.per) : null;
+  return amount?.ok ? Math.round(sum / project.builds / amount.value) : null;
 };
 
 interface Bought {

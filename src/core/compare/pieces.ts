@@ -18,7 +18,8 @@ import { materialsOnSale, sizeKey } from './onSale';
 export interface Proposal {
   /** The same for the same proposal. */
   id: string;
-  kind: 'material' | 'section' | 'option' | 'ripping' | 'store' | 'fewer stores' | 'rack';
+  kind:
+    'material' | 'section' | 'option' | 'ripping' | 'store' | 'fewer stores' | 'rack' | 'with' | 'without';
   name: string;
   /** The group it is about; null: the whole project. */
   groupId: string | null;

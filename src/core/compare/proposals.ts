@@ -2,7 +2,7 @@ import type { Plan } from '../plan';
 import { madeNow, resolve, withChanges, type Book, type Project } from '../project';
 import { nameKey, rankOf, VERDICTS, type Verdict } from '../lumber';
 import { fitnessIn } from './fit';
-import { inOtherSections, optionsOf } from './groupProposals';
+import { inOtherSections, optionsOf, withAndWithout } from './groupProposals';
 import { inOtherMaterials, wholes } from './materialProposals';
 import { offersFor } from './onSale';
 import { piecesOf, type Draft, type Proposal } from './pieces';
@@ -12,7 +12,7 @@ export type { Proposal } from './pieces';
 
 /**
  * Every other way to do a project that its prices allow, each once: whole materials, the cheapest that is fit, one group
- * in another material or section, its other options, sets of stores, ripping. In the order in which they are told. `plan` is
+ * in another material or section, its other options, sets of stores, ripping, groups with and without. In the order in which they are told. `plan` is
  * what is planned now, where that is known: a store that it does not use need not be left out.
  */
 export const proposalsFor = (project: Project, book: Book, plan: Plan | null): Proposal[] => {
@@ -28,15 +28,22 @@ export const proposalsFor = (project: Project, book: Book, plan: Plan | null): P
     ...storeSets(project, book, offers, plan),
     ...ripping(project, book, offers),
     ...rackFirst(project, book),
+    ...withAndWithout(project),
   ];
   return distinct(all, project, book);
 };
 
-/** The first so many columns of a comparison where the user has not chosen any: ways that a person made, whole materials, what is fit. */
+/**
+ * The first so many columns of a comparison where the user has not chosen any: ways that a person made, whole materials, what is
+ * fit. To build less is no other way to build it, and is compared only when it is asked for.
+ */
 export const usualProposals = (proposals: Proposal[], most: number): Proposal[] => {
   const rank = ({ kind, groupId, verdict }: Proposal) =>
-    kind === 'option' ? -1 : groupId === null ? 0 : 1 + rankOf(verdict);
-  return [...proposals].sort((a, b) => rank(a) - rank(b)).slice(0, most);
+    kind === 'option' || kind === 'with' ? -1 : groupId === null ? 0 : 1 + rankOf(verdict);
+  return proposals
+    .filter(({ kind }) => kind !== 'without')
+    .sort((a, b) => rank(a) - rank(b))
+    .slice(0, most);
 };
 
 /** Several proposals as one way to do a project: `Wall frames in cedar, Back slat in treated picket`. */

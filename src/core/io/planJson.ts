@@ -52,6 +52,8 @@ export interface JsonLayout {
   /** The saw's work for a machine, and what each piece is that it leaves: a piece by its index, an offcut, or waste. Absent: it did not pass the checker. */
   sequence?: JsonSawCut[];
   leaves?: Record<string, Remainder>;
+  /** Sawing has begun on it: the id of its record in the project, and the blade. */
+  sawn?: { id: string; kerf: number };
 }
 
 export interface JsonSawCut {
@@ -150,7 +152,8 @@ const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
     length: toMm(length),
     width: toMm(width),
   })),
-  ...sequenceToJson(layout, kerf),
+  ...sequenceToJson(layout, layout.sawn?.kerf ?? kerf),
+  ...(layout.sawn ? { sawn: { id: layout.sawn.id, kerf: toMm(layout.sawn.kerf) } } : {}),
 });
 
 const sequenceToJson = (layout: Layout, kerf: Ticks): Pick<JsonLayout, 'sequence' | 'leaves'> => {

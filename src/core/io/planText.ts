@@ -54,7 +54,7 @@ const statusWords = (plan: Plan, money: (minor: number) => string): string =>
     ? ['proved cheapest', ...proofTerms(plan).map((term) => `among plans ${term}`)].join(', ')
     : `at most ${money(plan.total - plan.lowerBound)} above the best possible`;
 
-const named = ({ source, section, material }: Layout): string =>
+const named = ({ source, section, material, sawn }: Layout): string =>
   'owned' in source
-    ? `owned ${source.owned || `${section} ${material}`}`
+    ? `${sawn ? 'sawn' : 'owned'} ${source.owned || `${section} ${material}`}`
     : `${source.item} (${source.store})`;

@@ -77,6 +77,8 @@ export const readPlan = (text: string, file: string): Result<PlanToCheck> => {
       `${place}.leaves`,
       'do not say what the sequence leaves',
     );
+    const { sawn } = layout as Partial<JsonLayout>;
+    need(sawn === undefined || (isObject(sawn) && isText(sawn.id)), `${place}.sawn`, 'names no board');
     const areTexts = storeCuts === undefined || (Array.isArray(storeCuts) && storeCuts.every(isText));
     need(areTexts, `${place}.storeCuts`, 'are not texts');
   });

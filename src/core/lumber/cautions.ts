@@ -24,6 +24,7 @@ export interface HazardContext {
   nearHeat: boolean;
 }
 
+/** What to take care of, and what it comes from. */
 export interface Caution {
   id: string;
   /** Two or three words. */
@@ -127,7 +128,9 @@ const PEOPLE =
   /\b(seats?|stool|steps?|stairs?|ladder|loft|bunk|swing|deck|platform|bridge|climb\w*|rail(?:ing)?s? for people)\b/i;
 const HEAT = /\b(stove|oven|heater|fire ?place|hearth|flue|sauna|grill|kiln|boiler)\b/i;
 
+/** Whether a name says that people sit, lie or stand on it. */
 export const carriesPeople = (names: string[]): boolean => names.some((name) => PEOPLE.test(name));
+/** Whether a name says that it stands where it is hot. */
 export const standsByHeat = (names: string[]): boolean => names.some((name) => HEAT.test(name));
 
 /** The cautions that apply. */

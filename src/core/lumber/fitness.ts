@@ -18,6 +18,7 @@ export type TreatedNearFood = 'avoid' | 'liner';
 
 /** From fit to not fit. `finish`: with paint, stain or oil kept up. `short`: for some years. `differ`: builders disagree. */
 export const VERDICTS = ['fit', 'finish', 'short', 'differ', 'unfit'] as const;
+/** How fit a wood is for its place. */
 export type Verdict = (typeof VERDICTS)[number];
 
 /** Each in a word or two. */
@@ -29,6 +30,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
   unfit: 'not fit',
 };
 
+/** A verdict with its reason. */
 export interface Fitness {
   verdict: Verdict;
   /** Why, in one sentence; blank where there is nothing to say. */
@@ -55,6 +57,7 @@ export const worstOf = (all: Fitness[]): Fitness =>
     FIT,
   );
 
+/** The place of a verdict among them: 0 is the best. */
 export const rankOf = (verdict: Verdict): number => VERDICTS.indexOf(verdict);
 
 const say = (verdict: Verdict, sentence: string, source: string): Fitness => ({ verdict, sentence, source });

@@ -3,6 +3,9 @@ import type { Species } from './speciesTypes';
 const HANDBOOK =
   'Forest Products Laboratory, Wood Handbook, FPL-GTR-282: density ch. 5, tables 5-3 and 5-5; decay ch. 14, table 14-1 (from memory)';
 
+const EUROPE = 'EN 350: density and durability of European woods (from memory)';
+const TROPICS = 'Wood Handbook, FPL-GTR-282, table 5-5, and EN 350: durability (from memory; lots differ)';
+
 /** Hardwoods, and softwoods that are sold beside them by the board. */
 export const HARDWOODS: Species[] = [
   {
@@ -26,7 +29,7 @@ export const HARDWOODS: Species[] = [
   {
     name: 'maple',
     short: 'maple',
-    words: /(?:hard |soft |sugar |red )?maple/i,
+    words: /(?:hard |sugar )?maple/i,
     density: 0.63,
     decay: 'slight',
     note: 'Hard and even; it burns under a dull blade.',
@@ -143,7 +146,7 @@ export const HARDWOODS: Species[] = [
   {
     name: 'mahogany',
     short: 'mahogany',
-    words: /mahogany|sapele|meranti/i,
+    words: /mahogany/i,
     density: 0.5,
     decay: 'resistant',
     note: 'Even and stable; dear.',
@@ -166,5 +169,104 @@ export const HARDWOODS: Species[] = [
     decay: 'resistant',
     note: 'Very heavy and hard: drill every hole.',
     source: HANDBOOK,
+  },
+  {
+    name: 'soft maple',
+    short: 'soft maple',
+    words: /(?:soft|red|silver) maple/i,
+    density: 0.54,
+    decay: 'slight',
+    note: 'A third softer than hard maple, and cheaper.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'European oak',
+    short: 'European oak',
+    words: /(?:european|french|english) oak/i,
+    density: 0.67,
+    decay: 'resistant',
+    note: 'Lasts outdoors; stains black beside plain steel.',
+    source: EUROPE,
+  },
+  {
+    name: 'hickory',
+    short: 'hickory',
+    words: /hickory|pecan/i,
+    density: 0.72,
+    decay: 'slight',
+    note: 'The hardest and toughest of the common ones: handles.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'aspen',
+    short: 'aspen',
+    words: /aspen|popple/i,
+    density: 0.38,
+    decay: 'slight',
+    note: 'Soft, pale and without splinters: benches of a sauna.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'cottonwood',
+    short: 'cottonwood',
+    words: /cotton ?wood/i,
+    density: 0.4,
+    decay: 'slight',
+    note: 'Soft and cheap; wears a fuzz under the blade.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'sycamore',
+    short: 'sycamore',
+    words: /sycamore/i,
+    density: 0.49,
+    decay: 'slight',
+    note: 'Interlocked grain: hard to split, and to plane.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'elm',
+    short: 'elm',
+    words: /\b(?:american |red )?elm\b/i,
+    density: 0.5,
+    decay: 'slight',
+    note: 'Tough; will not split.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'sweetgum',
+    short: 'sweetgum',
+    words: /sweet ?gum|red ?gum|\bgum ?wood/i,
+    density: 0.52,
+    decay: 'slight',
+    note: 'Even, but twists as it dries.',
+    source: HANDBOOK,
+  },
+  {
+    name: 'sapele',
+    short: 'sapele',
+    words: /sapele/i,
+    density: 0.63,
+    decay: 'moderate',
+    note: 'Ribbon grain that tears out under the plane.',
+    source: TROPICS,
+  },
+  {
+    name: 'meranti',
+    short: 'meranti',
+    words: /(?:dark red |light red )?meranti|lauan/i,
+    density: 0.5,
+    decay: 'moderate',
+    note: 'Its kinds differ much: read the tag.',
+    source: TROPICS,
+  },
+  {
+    name: 'iroko',
+    short: 'iroko',
+    words: /iroko/i,
+    density: 0.65,
+    decay: 'resistant',
+    note: 'Lasts like teak; its dust irritates.',
+    source: TROPICS,
   },
 ];

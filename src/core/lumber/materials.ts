@@ -30,6 +30,7 @@ export interface Material extends Static<typeof material> {}
 /** Materials that the user added or changed, by `nameKey` of their name. */
 export type OwnMaterials = Record<string, Material>;
 
+/** Where the user has said nothing of any material. */
 export const NO_OWN: OwnMaterials = {};
 
 /** The source of what the user typed. */
@@ -126,6 +127,10 @@ export const gradeRank = ({ grade }: Material): number =>
 const TONES: Partial<Record<string, WoodTone>> = {
   'western redcedar': 'cedar',
   redwood: 'cedar',
+  'Alaska yellow-cedar': 'cedar',
+  'northern white-cedar': 'cedar',
+  'eastern redcedar': 'cedar',
+  'incense-cedar': 'cedar',
   larch: 'larch',
   'Douglas-fir': 'larch',
 };
@@ -147,5 +152,6 @@ const MOISTURE = 1.12;
 export const woodWeight = (cubicMm: number, material: string, own: OwnMaterials = NO_OWN): number =>
   cubicMm * materialOf(material, own).density * WATER * MOISTURE;
 
+/** Whether a material is pressed full of preservative. */
 export const isTreated = (material: string, own: OwnMaterials = NO_OWN): boolean =>
   materialOf(material, own).decay === 'treated';

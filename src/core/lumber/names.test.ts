@@ -58,6 +58,25 @@ const TAGS: [tag: string, species: string][] = [
   ['limewood', 'basswood'],
   ['cypress', 'baldcypress'],
   ['robinia post', 'black locust'],
+  ['Swedish redwood batten', 'Scots pine'],
+  ['scots pine sleeper', 'Scots pine'],
+  ['red cedar', 'western redcedar'],
+  ['eastern red cedar post', 'eastern redcedar'],
+  ['aromatic cedar closet lining', 'eastern redcedar'],
+  ['white cedar rail', 'northern white-cedar'],
+  ['Alaska yellow cedar', 'Alaska yellow-cedar'],
+  ['incense cedar fence picket', 'incense-cedar'],
+  ['eastern white pine select', 'eastern white pine'],
+  ['radiata moulding', 'radiata pine'],
+  ['European whitewood C16', 'Norway spruce'],
+  ['C24 spruce joist', 'spruce-pine-fir'],
+  ['red maple', 'soft maple'],
+  ['maple butcher block', 'maple'],
+  ['European oak board', 'European oak'],
+  ['pecan', 'hickory'],
+  ['lauan board', 'meranti'],
+  ['sapele', 'sapele'],
+  ['aspen bench slat', 'aspen'],
   ['stud', 'spruce-pine-fir'],
   ['treated', 'southern pine'],
   ['pressure treated fence post', 'southern pine'],
@@ -91,4 +110,27 @@ test('every row is found by its own name, whatever form stands beside it: more t
         tags++;
       }
   expect(tags).toBeGreaterThan(200);
+});
+
+test.each([
+  ['UC4A treated', true],
+  ['treated, ground contact', true],
+  ['ground contact treated post', true],
+  ['treated pine, use class 4', true],
+  ['UC4B, above ground and ground contact', true],
+  ['treated, above ground only', false],
+  ['above-ground treated deck board', false],
+  ['treated UC3B', false],
+  ['use class 3 batten', false],
+  ['pressure-treated', null],
+] as const)('"%s": in the ground %s', (tag, inGround) => {
+  expect(materialOf(tag)).toMatchObject({ decay: 'treated', inGround });
+});
+
+test.each([
+  ['spruce C16', 'C16', 0.1],
+  ['C 24 larch', 'C24', 0.05],
+  ['select oak', 'select or premium', 0],
+] as const)('"%s" is graded %s', (tag, grade, spare) => {
+  expect(materialOf(tag)).toMatchObject({ grade, spare });
 });

@@ -1,4 +1,5 @@
 import { HARDWOODS } from './hardwoods';
+import { SOFTWOODS } from './softwoods';
 import type { Species } from './speciesTypes';
 
 /**
@@ -8,11 +9,9 @@ import type { Species } from './speciesTypes';
 
 export type { Decay, Panel, Species } from './speciesTypes';
 
-const HANDBOOK =
-  'Forest Products Laboratory, Wood Handbook, FPL-GTR-282: density ch. 5, table 5-3; decay ch. 14, table 14-1 (from memory)';
 const PANELS = 'from memory; panels differ by maker';
 
-const SOFTWOODS_AND_PANELS: Species[] = [
+const SHEETS: Species[] = [
   {
     name: 'fibreboard',
     short: 'fibreboard',
@@ -63,78 +62,17 @@ const SOFTWOODS_AND_PANELS: Species[] = [
     note: 'A rougher face and more voids: fill and sand.',
     source: PANELS,
   },
-  {
-    name: 'redwood',
-    short: 'redwood',
-    words: /redwood/i,
-    density: 0.38,
-    decay: 'resistant',
-    note: 'Sold in some regions only.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'western redcedar',
-    short: 'cedar',
-    words: /(?:western )?(?:red )?cedar/i,
-    density: 0.32,
-    decay: 'resistant',
-    note: 'Light and soft; fence pickets are its cheap form.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'Douglas-fir',
-    short: 'Douglas-fir',
-    words: /douglas(?:[ -]fir)?/i,
-    density: 0.48,
-    decay: 'moderate',
-    note: 'Strong; undried stock checks as it dries.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'larch',
-    short: 'larch',
-    words: /(?:siberian )?larch/i,
-    density: 0.52,
-    decay: 'moderate',
-    note: 'Hard and heavy; pilot holes near ends.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'southern pine',
-    short: 'southern pine',
-    words: /southern(?: yellow)?(?: pine)?|yellow pine|syp\b/i,
-    density: 0.51,
-    decay: 'slight',
-    note: 'Strong and heavy.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'pine',
-    short: 'pine',
-    words: /(?:white |ponderosa |radiata |knotty |scots )?pine/i,
-    density: 0.4,
-    decay: 'slight',
-    note: 'Stains to look dearer; sand it well.',
-    source: HANDBOOK,
-  },
-  {
-    name: 'spruce-pine-fir',
-    short: 'spruce',
-    words: /spruce(?:[ -]pine)?(?:[ -]fir)?|\bs-?p-?f\b|stud|\bfir\b|white ?wood/i,
-    density: 0.42,
-    decay: 'slight',
-    note: 'The cheapest and softest choice.',
-    source: HANDBOOK,
-  },
 ];
 
-export const SPECIES: Species[] = [...SOFTWOODS_AND_PANELS, ...HARDWOODS];
+/** Every species and panel; of two whose words say as much, the first holds. */
+export const SPECIES: Species[] = [...SHEETS, ...SOFTWOODS, ...HARDWOODS];
 
 /** What a name that says nothing is taken for. */
 export const USUAL_SPECIES = SPECIES.find(({ name }) => name === 'spruce-pine-fir') as Species;
 /** What is pressed full of preservative where a name says no more. */
 export const TREATED_SPECIES = SPECIES.find(({ name }) => name === 'southern pine') as Species;
 
+/** How wood was treated, by the words that say so. */
 export interface Treatment {
   name: string;
   words: RegExp;
@@ -143,19 +81,28 @@ export interface Treatment {
   source: string;
 }
 
-const AWPA = 'AWPA U1 use categories: UC3B above ground, UC4A ground contact (from memory)';
+const CLASSES =
+  'AWPA U1 use categories: UC3B above ground, UC4A ground contact; EN 335 use classes: 3 above ground, 4 in contact with it (from memory)';
 
+/** The first whose words are said holds: a class before the words "above ground", and those before "ground" alone. */
 export const TREATMENTS: Treatment[] = [
+  { name: 'treated for ground contact', words: /uc ?4|use class 4/i, inGround: true, source: CLASSES },
+  {
+    name: 'treated for above ground',
+    words: /uc ?3|use class 3|above[ -]ground/i,
+    inGround: false,
+    source: CLASSES,
+  },
   {
     name: 'treated for ground contact',
-    words: /uc4|(treated|pressure).*ground|ground.*(treated|pressure)/i,
+    words: /(treated|pressure).*ground|ground.*(treated|pressure)/i,
     inGround: true,
-    source: AWPA,
+    source: CLASSES,
   },
-  { name: 'treated for above ground', words: /uc3|above ground/i, inGround: false, source: AWPA },
-  { name: 'pressure-treated', words: /treated|pressure/i, inGround: null, source: AWPA },
+  { name: 'pressure-treated', words: /treated|pressure/i, inGround: null, source: CLASSES },
 ];
 
+/** How a board was sorted, by the words that say so. */
 export interface Grade {
   name: string;
   words: RegExp;
@@ -166,7 +113,7 @@ export interface Grade {
   note: string;
 }
 
-/** Default spares by grade: common practice, to be changed. */
+/** Default spares by grade: common practice, to be changed. C16 and C24 are strength classes of EN 338 (from memory). */
 export const GRADES: Grade[] = [
   {
     name: 'stud',
@@ -174,6 +121,20 @@ export const GRADES: Grade[] = [
     spare: 0.1,
     rank: 0,
     note: 'More wane, knots and bend: pick through the pile, and take a few more.',
+  },
+  {
+    name: 'C16',
+    words: /\bc ?16\b/i,
+    spare: 0.1,
+    rank: 0,
+    note: 'Graded for strength, not for looks: knots and some bend are in order.',
+  },
+  {
+    name: 'C24',
+    words: /\bc ?24\b/i,
+    spare: 0.05,
+    rank: 1,
+    note: 'Graded for more strength: slower grown, fewer and smaller knots.',
   },
   {
     name: 'No. 2',

@@ -4,6 +4,7 @@ export type Decay = 'slight' | 'moderate' | 'resistant' | 'treated';
 /** What a sheet is made of: it decides what water does to it. */
 export type Panel = 'plywood' | 'outdoor plywood' | 'fibreboard' | 'strand board';
 
+/** A wood, or a kind of panel. */
 export interface Species {
   name: string;
   /** One or two words for it. */

@@ -2,10 +2,7 @@ import type { CheckAgainst, OwnedRow, PriceRow, SectionSize } from '../cutting/v
 import { actualThickness, parseSection, parseThickness } from '../lumber';
 import {
   goodsOf,
-  keptPieces,
-  rackPieces,
   resolve,
-  servesAs,
   toolsOf,
   type Book,
   type Item,
@@ -17,7 +14,7 @@ import {
 } from '../project';
 import { TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros } from '../units';
 import { planedSections } from '../pricing';
-import { rackFor } from './input';
+import { workLeft } from './workLeft';
 
 /** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
 export const againstProject = (
@@ -25,7 +22,7 @@ export const againstProject = (
   book: Book,
   owned: { item: Item; quantity: number }[] = [],
 ): CheckAgainst => {
-  const { parts } = resolve(project, book.materials);
+  const { parts, there, sawn } = workLeft(project, book, resolve(project, book.materials).parts);
   return {
     currency: project.currency,
     parts,
@@ -34,10 +31,10 @@ export const againstProject = (
       return store && usesStore(project, store) ? [rowOf(store.name, price)] : [];
     }),
     owned: [
-      ...project.purchases.flatMap(({ lines }) =>
-        lines.map((line) => ({ ...ownedRow(servesAs(line), keptPieces(line)), isBought: true })),
-      ),
-      ...rackFor(project, book).map((entry) => ownedRow(entry.item, rackPieces(entry))),
+      ...there.map(({ item, count, isBought }) => ({
+        ...ownedRow(item, count),
+        ...(isBought ? { isBought } : {}),
+      })),
       ...owned.map(({ item, quantity }) => ownedRow(item, quantity)),
     ],
     settings: { ...project.settings, tools: toolsOf(project.settings, book) },
@@ -55,6 +52,7 @@ export const againstProject = (
         };
       }),
     sizes: sizesIn(project, book, parts),
+    ...(sawn.length > 0 ? { sawn } : {}),
   };
 };
 

@@ -15,7 +15,9 @@ export const bestOf = (shown: Plan | null, found: Plan | undefined): Plan | null
   }
   const known = found.lowerBound + found.committedShipping - shown.committedShipping;
   if (isAsGood(shown, found)) {
-    if (isPreferred(found, shown) && purchasesOf(found) === purchasesOf(shown)) return found;
+    // At the saw no board is drawn anew for its looks.
+    const isBegun = shown.layouts.some(({ sawn }) => sawn);
+    if (!isBegun && isPreferred(found, shown) && purchasesOf(found) === purchasesOf(shown)) return found;
     return { ...shown, status: found.status, lowerBound: known };
   }
   if (planCost(found) <= planCost(shown)) return found;
@@ -29,7 +31,7 @@ const spareCost = ({ buys }: Plan): number =>
   buys.reduce((sum, { spare, unitPrice, pack }) => sum + (spare * unitPrice) / pack, 0);
 
 /** What is bought, the same for the same shopping list. */
-const purchasesOf = ({ buys }: Plan): string =>
+export const purchasesOf = ({ buys }: Pick<Plan, 'buys'>): string =>
   buys
     .map(({ offerKey, qty }) => `${offerKey} ${qty}`)
     .sort()

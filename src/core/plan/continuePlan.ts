@@ -8,7 +8,7 @@ import type { Buy, Layout, Plan } from '../cutting/model';
 /** A plan with what it followed from. */
 export interface PreviousPlan {
   plan: Plan;
-  input: Pick<PlanInput, 'parts' | 'settings' | 'unit' | 'currency' | 'owned'>;
+  input: Pick<PlanInput, 'parts' | 'settings' | 'unit' | 'currency' | 'owned' | 'whole'>;
 }
 
 /**
@@ -22,11 +22,12 @@ export const continuePlan = (
   input: PlanInput,
   anew: Plan,
 ): Plan | null => {
-  const isSame = (side: 'parts' | 'settings' | 'unit' | 'currency') =>
-    before[side] === input[side] || JSON.stringify(before[side]) === JSON.stringify(input[side]);
+  const isSame = (side: 'settings' | 'unit' | 'currency') => isAlike(before[side], input[side]);
   if (plan.status === 'infeasible' || anew.status === 'infeasible' || input.problems.length > 0) return null;
-  if (!isSame('parts') || !isSame('settings') || !isSame('unit') || !isSame('currency')) return null;
-  const received = receivedSince(before.owned, input.owned);
+  if (!isSame('settings') || !isSame('unit') || !isSame('currency')) return null;
+  const [wholeBefore, whole] = [before.whole ?? before, input.whole ?? input];
+  if (!isAlike(wholeBefore.parts, whole.parts)) return null;
+  const received = receivedSince(wholeBefore.owned, whole.owned);
   if (!received) return null;
   const taken = new Map<string, number>();
   const left = plan.buys.flatMap((buy): Buy[] => {
@@ -36,10 +37,15 @@ export const continuePlan = (
     taken.set(sourceKey(buy), packs * buy.pack + (taken.get(sourceKey(buy)) ?? 0));
     return packs === buy.qty ? [] : [{ ...buy, qty: buy.qty - packs }];
   });
-  const layouts = plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, received));
+  const layouts = withoutSawn(
+    plan.layouts.flatMap((layout) => cutFromOwned(layout, taken, received)),
+    input.sawn ?? [],
+  );
+  if (!layouts) return null;
+  const ofAnew = anew.layouts.filter(({ sawn }) => !sawn);
   // A part may be cut from several stuffs: they hang together.
   const setOf = disjointSets(
-    [...layouts, ...anew.layouts].map((layout) => [
+    [...layouts, ...ofAnew].map((layout) => [
       stockSpecKey(layout),
       ...layout.pieces.map(({ partId }) => partId),
     ]),
@@ -67,7 +73,7 @@ export const continuePlan = (
     }),
     [
       ...layouts.filter((one) => !isGone(stockSpecKey(one))),
-      ...anew.layouts.filter((one) => isGone(stockSpecKey(one))),
+      ...ofAnew.filter((one) => isGone(stockSpecKey(one))),
     ],
     [
       ...plan.short.filter(({ partId }) => !isGone(partId)),
@@ -75,6 +81,33 @@ export const continuePlan = (
     ],
   );
 };
+
+const isAlike = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * Drawings of a plan without the boards on which sawing has begun since, each drawn once: they stand in any plan as they are.
+ * Null where one of those is none of the plan's.
+ */
+const withoutSawn = (layouts: Layout[], sawn: Layout[]): Layout[] | null => {
+  const left = layouts.map(({ sawn: _, ...layout }) => layout);
+  for (const board of sawn) {
+    const index = left.findIndex((layout) => layout.count > 0 && drawingKey(layout) === drawingKey(board));
+    const layout = left[index];
+    if (!layout) return null;
+    left[index] = { ...layout, count: layout.count - 1 };
+  }
+  return left.filter(({ count }) => count > 0);
+};
+
+const drawingKey = ({ kind, section, material, length, width, pieces }: Layout): string =>
+  JSON.stringify([
+    kind,
+    section,
+    nameKey(material),
+    length,
+    width,
+    pieces.map(({ partId, outline }) => [partId, outline]),
+  ]);
 
 type StockSpec = Pick<Buy, 'kind' | 'section' | 'material'> & { item?: string };
 

@@ -1,23 +1,11 @@
-import { toMicros, type Micros } from '../units';
-import {
-  freeFor,
-  goodsOf,
-  itemKey,
-  keptMoney,
-  keptPieces,
-  rackPieces,
-  resolve,
-  servesAs,
-  shippingFor,
-  tagName,
-  toolsOf,
-  usesStore,
-} from '../project';
-import type { Book, Item, PlanSettings, Project, Purchase, PurchaseLine, RackEntry, Store } from '../project';
+import type { Micros } from '../units';
+import { goodsOf, itemKey, resolve, shippingFor, tagName, toolsOf, usesStore } from '../project';
+import type { Book, Item, PlanSettings, Project, Purchase, Store } from '../project';
 import { currentOffers, withDressed, type Offer } from '../pricing';
 import { undominated, usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
+import { workLeft, type There } from './workLeft';
 
 /** The input that a project and the price book give: stores of its currency that it does not leave out. */
 export const planInput = (project: Project, book: Book): PlanInput => {
@@ -32,7 +20,9 @@ export const planInput = (project: Project, book: Book): PlanInput => {
 const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 
 const makeInput = (project: Project, book: Book): PlanInput => {
-  const { parts, problems } = resolve(project, book.materials);
+  const resolved = resolve(project, book.materials);
+  const { problems } = resolved;
+  const { parts, there, sawn, whole } = workLeft(project, book, resolved.parts);
   const settings = withTools(project, book);
   const usable = Object.values(book.stores).filter((store) => usesStore(project, store));
   const ids = new Set(usable.map(({ id }) => id));
@@ -57,12 +47,8 @@ const makeInput = (project: Project, book: Book): PlanInput => {
         ),
       )
       .sort((a, b) => (a.id < b.id ? -1 : 1)),
-    owned: [
-      ...project.purchases.flatMap(({ lines }) => lines.map((line) => asOwned(line, project.currency))),
-      ...rackFor(project, book).map((entry) =>
-        ownedOf(entry.item, rackPieces(entry), rackWorth(entry, project.currency)),
-      ),
-    ],
+    owned: there.map(ownedFrom),
+    ...(sawn.length > 0 ? { sawn, whole: { parts: whole.parts, owned: whole.there.map(ownedFrom) } } : {}),
     settings,
     problems: problems.map(({ partId, place, sentence }) => ({
       code: 'part',
@@ -84,14 +70,6 @@ const withTools = ({ settings }: Project, book: Book): PlanSettings => {
   const tools = toolsOf(settings, book);
   return tools === settings.tools ? settings : { ...settings, tools };
 };
-
-/** What is on the rack for a project to use: without what is kept for others. */
-export const rackFor = ({ id, leavesRack }: Project, book: Book): RackEntry[] =>
-  leavesRack
-    ? []
-    : Object.values(book.rack ?? {})
-        .map((entry) => ({ ...entry, quantity: freeFor(entry, id) }))
-        .filter(({ quantity }) => quantity > 0);
 
 const termsOf = (
   { id, name, trip, taxFree, taxRate, discount, cuts, cutFee, shipping }: Store,
@@ -117,15 +95,11 @@ const termsOf = (
   };
 };
 
-const asOwned = (line: PurchaseLine, currency: string): Owned => {
-  const count = keptPieces(line);
-  const value = count > 0 ? Math.round(toMicros(keptMoney(line), currency) / count) : 0;
-  return { ...ownedOf(servesAs(line), count, value), isBought: true };
-};
-
-/** What a piece from the rack is worth, in a currency; it costs nothing more at the till. */
-export const rackWorth = ({ value }: RackEntry, currency: string): Micros =>
-  value && value.currency === currency ? toMicros(value.sum, currency) : 0;
+const ownedFrom = ({ item, count, value, isBought, name }: There): Owned => ({
+  ...ownedOf(item, count, value),
+  ...(isBought ? { isBought } : {}),
+  ...(name === undefined ? {} : { name }),
+});
 
 /** So many pieces of a thing that are there already; `value` is what one was bought for, with tax. */
 export const ownedOf = (item: Item, count: number, value: Micros): Owned => {

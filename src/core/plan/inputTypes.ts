@@ -1,4 +1,4 @@
-import type { CuttingProblem } from '../cutting/model';
+import type { CuttingProblem, Owned } from '../cutting/model';
 import type { PlanSettings, ResolvedPart } from '../project';
 import type { Offer } from '../pricing';
 
@@ -10,4 +10,6 @@ export interface PlanInput extends CuttingProblem {
   parts: ResolvedPart[];
   offers: Offer[];
   settings: PlanSettings;
+  /** All that is wanted and there, as it was before any sawing; absent: nothing is sawn. */
+  whole?: { parts: ResolvedPart[]; owned: Owned[] };
 }

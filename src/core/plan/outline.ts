@@ -1,5 +1,6 @@
-import { formatLength, fromInches, type LengthUnit, type Ticks } from '../units';
-import { actualThickness, parseSection, parseThickness } from '../lumber';
+import { formatLength, fromInches, writeLength, type LengthUnit, type Ticks } from '../units';
+import { actualSection, actualThickness, parseSection, parseThickness } from '../lumber';
+import type { Item, Measure } from '../project';
 import type { Layout, Offcut, Point } from '../cutting/model';
 
 /** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
@@ -38,7 +39,9 @@ const MIN_USEFUL_OFFCUT = fromInches(0.5);
 
 /** What is left of a board that could still be of use. */
 export const usefulOffcuts = (offcuts: Offcut[]): Offcut[] =>
-  offcuts.filter(({ length, width }) => Math.min(length, width) >= MIN_USEFUL_OFFCUT);
+  offcuts
+    .map(({ ofUse, ...offcut }) => ({ ...offcut, length: ofUse ?? offcut.length }))
+    .filter(({ length, width }) => Math.min(length, width) >= MIN_USEFUL_OFFCUT);
 
 /** How thick a board or sheet is that pieces are cut from: what a calliper reads. */
 export const thicknessOf = ({
@@ -52,4 +55,21 @@ export const thicknessOf = ({
   }
   const trade = parseThickness(section, 'in');
   return trade.ok ? actualThickness(trade.value, material) : 0;
+};
+
+/** An offcut as a thing that is there: a board by its section, a strip by its actual sides, a piece of a sheet. */
+export const offcutItem = (
+  layout: Pick<Layout, 'kind' | 'section' | 'material' | 'width'>,
+  { length, width }: Pick<Offcut, 'length' | 'width'>,
+  unit: LengthUnit,
+): Item => {
+  const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
+  const { kind, section, material } = layout;
+  if (kind === 'sheet')
+    return { kind, name: '', section, length: measure(length), width: measure(width), material };
+  const isWhole = width >= layout.width;
+  const name = isWhole
+    ? section
+    : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
+  return { kind, name: '', section: name, length: measure(length), width: null, material };
 };

@@ -1,6 +1,6 @@
 import { nameKey } from '../lumber';
 import { rackPieces, type Book, type BookCommand, type Project, type RackEntry } from '../project';
-import { rackFor } from './input';
+import { rackFor } from './rack';
 import type { Plan } from '../cutting/model';
 
 /** A piece on the rack that stands in more plans than there are of it. */

@@ -6,6 +6,7 @@ import {
   chosenOption,
   emptyProject,
   ownVariables,
+  renewedIds,
   resolve,
   valuesOf,
   type Command,
@@ -33,13 +34,7 @@ const run = (project: Project, commands: Command[]): Project =>
   commands.reduce((before, command) => apply(before, command, 0)?.document ?? before, project);
 const takeWay = () => {
   const { project, group, option, newId } = withTop();
-  const ids = new Map<string, string>();
-  const idOf = (id: string) => {
-    const held = ids.get(id) ?? newId();
-    ids.set(id, held);
-    return held;
-  };
-  const way = anotherWay(project, group, option, 'Four narrow ones', idOf);
+  const way = anotherWay(project, group, option, 'Four narrow ones', renewedIds(newId));
   const both = run(project, [
     ...way.variables.map((variable): Command => ({ type: 'addVariable', variable })),
     {

@@ -1,7 +1,6 @@
-import { readFormula, namesIn } from './formula';
-import { copyOption, withOwnAnswers } from './options';
+import { copyOption, measureAnswered, withOwnAnswers } from './options';
 import { freeVariableName } from './names';
-import { namesUsed, renameVariable } from './rewrite';
+import { measureNames, namesUsed, renameVariable } from './rewrite';
 import type { Group, Option, Project, Variable } from './types';
 
 /** Another way to make a group, with measures of its own. */
@@ -61,9 +60,7 @@ export const ownVariables = (project: Project, group: Group, option: Option): Va
     ),
   });
   const answered = new Set(
-    Object.values(option.made?.answers ?? {}).flatMap((answer) =>
-      /^[=@]/.test(answer) ? [answer.slice(1)] : [],
-    ),
+    Object.values(option.made?.answers ?? {}).flatMap((answer) => measureAnswered(answer) ?? []),
   );
   const candidates = project.variables.filter(
     ({ id, name }) =>
@@ -76,16 +73,8 @@ export const ownVariables = (project: Project, group: Group, option: Option): Va
     for (const variable of project.variables)
       if (!kept.has(variable.id))
         for (const one of candidates)
-          if (kept.has(one.id) && namesOf(variable.formula).has(one.name.toLowerCase())) kept.delete(one.id);
+          if (kept.has(one.id) && measureNames(variable.formula).includes(one.name.toLowerCase()))
+            kept.delete(one.id);
   }
   return candidates.filter(({ id }) => kept.has(id));
-};
-
-const namesOf = (text: string): Set<string> => {
-  const formula = readFormula(text);
-  return new Set(
-    formula.ok
-      ? namesIn(formula.value).flatMap((path) => (path.length === 1 ? [(path[0] ?? '').toLowerCase()] : []))
-      : [],
-  );
 };

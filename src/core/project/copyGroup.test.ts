@@ -3,17 +3,19 @@ import { readProjectFile } from '../io';
 import { buildTemplate, TEMPLATES, usualAnswers } from '../takeoff';
 import { counter, must } from '../testing';
 import type { LengthUnit } from '../units';
-import { apply, copyGroup, emptyProject, resolve, resolveExtra, type Command, type Project } from '.';
+import {
+  apply,
+  copyGroup,
+  emptyProject,
+  renewedIds,
+  resolve,
+  resolveExtra,
+  type Command,
+  type Project,
+} from '.';
 
 const newId = counter();
-const ids = () => {
-  const held = new Map<string, string>();
-  return (id: string): string => {
-    const known = held.get(id) ?? newId();
-    held.set(id, known);
-    return known;
-  };
-};
+const ids = () => renewedIds(newId);
 
 const samples = ['compost-station', 'record-shelf', 'sandpit'].map(
   (name) =>

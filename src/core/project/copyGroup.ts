@@ -1,10 +1,19 @@
 import type { LengthUnit } from '../units';
 import { apply } from './commands';
-import { namesIn, readFormula, valueOf } from './formula';
-import { findPart, type Home } from './findPart';
+import { valueOf } from './formula';
+import { findPart } from './findPart';
 import { freeVariableName, numbered } from './names';
-import { copyOption, withOwnAnswers } from './options';
-import { replaceNames, renameGroup, renameVariable, rewriteFormulas, valueLeaf } from './rewrite';
+import { copyOption, measureAnswered, withOwnAnswers } from './options';
+import {
+  measureNames,
+  namesUsed,
+  replaceNames,
+  renameGroup,
+  renameVariable,
+  rewriteFormulas,
+  sameHome,
+  valueLeaf,
+} from './rewrite';
 import type { Extra, Group, Project, Variable } from './types';
 import { scopeOf } from './values';
 
@@ -48,7 +57,6 @@ export const copyGroup = (
   }
   const name = numbered(group.name, (wanted) => into.groups.some((other) => other.name === wanted));
   renameGroup(alone, group.name, name);
-  const variables = alone.variables.map((variable) => ({ ...variable, id: idOf(variable.id) }));
   const newIds = new Map(alone.variables.map(({ id }) => [id, idOf(id)]));
   const copied = alone.groups[0] ?? group;
   return {
@@ -62,7 +70,7 @@ export const copyGroup = (
         return { ...copy, parts: copy.parts.map(({ measured: _, ...part }) => part) };
       }),
     },
-    variables,
+    variables: alone.variables.map((variable) => ({ ...variable, id: idOf(variable.id) })),
     extras: alone.extras.map(({ price, ...extra }) => ({
       ...extra,
       ...(price !== undefined && from.currency === into.currency ? { price } : {}),
@@ -83,7 +91,7 @@ const keepInside = (from: Project, alone: Project): void => {
   rewriteFormulas(alone, (text, { home }) =>
     replaceNames(text, (path) => {
       if (path.length < 2) return null;
-      const there = sameHome(from, home);
+      const there = home && sameHome(from, home);
       const found = findPart(from, path.slice(0, -1), there);
       if (!found.ok || alone.groups.some(({ id }) => id === found.value.home.group.id)) return null;
       const value = read(there).scope.lookUp(path);
@@ -92,34 +100,17 @@ const keepInside = (from: Project, alone: Project): void => {
   );
 };
 
-const sameHome = (project: Project, home: Home | undefined): Home | undefined => {
-  const group = home && project.groups.find(({ id }) => id === home.group.id);
-  const option = group?.options.find(({ id }) => id === home?.option.id);
-  return group && option ? { group, option } : undefined;
-};
-
 /** The measures that the formulas of a project use, and those that these are reckoned from. */
 const usedVariables = (project: Project): Variable[] => {
-  const used = new Set<string>();
-  const use = (text: string): void => {
-    const formula = readFormula(text);
-    if (!formula.ok) return;
-    for (const [name = '', ...rest] of namesIn(formula.value)) {
-      const key = name.toLowerCase();
-      if (rest.length > 0 || used.has(key)) continue;
-      used.add(key);
-      const variable = project.variables.find((one) => one.name.toLowerCase() === key);
-      if (variable) use(variable.formula);
-    }
-  };
-  rewriteFormulas({ ...project, variables: [] }, (text) => {
-    use(text);
-    return null;
-  });
-  for (const { made } of project.groups.flatMap(({ options }) => options))
-    for (const answer of Object.values(made?.answers ?? {})) {
-      const variable = project.variables.find(({ id }) => /^[=@]/.test(answer) && id === answer.slice(1));
-      if (variable) use(variable.name);
-    }
+  const formulas = new Map(project.variables.map(({ name, formula }) => [name.toLowerCase(), formula]));
+  const answered = new Set(
+    project.groups.flatMap(({ options }) =>
+      options.flatMap(({ made }) => Object.values(made?.answers ?? {}).map(measureAnswered)),
+    ),
+  );
+  const used = namesUsed({ ...project, variables: [] });
+  for (const { id, name } of project.variables) if (answered.has(id)) used.add(name.toLowerCase());
+  // What is added on the way is gone through too.
+  for (const name of used) for (const needed of measureNames(formulas.get(name) ?? '')) used.add(needed);
   return project.variables.filter(({ name }) => used.has(name.toLowerCase()));
 };

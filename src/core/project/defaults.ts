@@ -18,6 +18,7 @@ export const defaultSettings = (unit: LengthUnit): PlanSettings => ({
   shortOk: measure('0', unit),
 });
 
+/** A project with nothing in it yet. */
 export const emptyProject = (id: string, name: string, unit: LengthUnit, currency: string): Project => ({
   id,
   name,
@@ -78,6 +79,7 @@ export const emptyExtra = (id: string): Extra => ({
   note: '',
 });
 
+/** A store of which only the name is known. */
 export const emptyStore = (id: string, name: string, currency: string): Store => ({
   id,
   name,
@@ -91,4 +93,5 @@ export const emptyStore = (id: string, name: string, currency: string): Store =>
   note: '',
 });
 
+/** A price book with nothing in it. */
 export const emptyBook = (): Book => ({ stores: {}, prices: {} });

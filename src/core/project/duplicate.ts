@@ -5,7 +5,7 @@ import type { Group, Option, Part, Project } from './types';
  * on a real thing yet. Of a sample it is one's own.
  */
 export const duplicateProject = (project: Project, id: string, name: string): Project => {
-  const { baseline: _, isSample: __, ...kept } = project;
+  const { baseline: _, isSample: __, measuredBoards: _m, sawnBoards: _s, ...kept } = project;
   return { ...kept, id, name, groups: project.groups.map(planned), purchases: [] };
 };
 

@@ -84,7 +84,7 @@ const gluedArea = (extra: Extra, project: Project, parts: ResolvedPart[]): Squar
   const byId = new Map(parts.map((part) => [part.id, part]));
   const glued = (joint: Joint): number => {
     const [first, second] = [byId.get(joint.first), byId.get(joint.second)];
-    if (joint.how !== 'nail' || !first || !second) return 0;
+    if ((joint.how !== 'nail' && joint.how !== 'glue') || !first || !second) return 0;
     return joint.quantity * squareMm(contactOf(joint, first, second));
   };
   return (

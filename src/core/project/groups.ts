@@ -11,6 +11,12 @@ export const chosenOption = (group: Group): Option | undefined =>
 /** The groups that are made now, those left for later aside. */
 export const madeNow = ({ groups }: Project): Group[] => groups.filter(({ isLater }) => !isLater);
 
+/** Whether something is in a group, as it is made. */
+export const hasParts = (group: Group): boolean => (chosenOption(group)?.parts ?? []).length > 0;
+
+/** Whether a group is left for another time, with something in it: its cost is put off, not saved. */
+export const isLeftForLater = (group: Group): boolean => group.isLater === true && hasParts(group);
+
 /** The parts of a group, as it is made, that are cut from wood. */
 export const cutParts = (group: Group): Part[] =>
   (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');

@@ -25,8 +25,10 @@ export interface History {
   future: Change[];
 }
 
+/** So many steps can be taken back. */
 export const KEPT_CHANGES = 200;
 
+/** Nothing to take back, and nothing to do again. */
 export const emptyHistory = (): History => ({ past: [], future: [] });
 
 /** Runs `recipe` on `document`: the new document and the change, or null when nothing changed. */

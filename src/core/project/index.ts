@@ -6,6 +6,7 @@ export * from './options';
 export { anotherWay, ownVariables, type AnotherWay } from './anotherWay';
 export { movedParts, movedWords } from './moved';
 export * from './bookFor';
+export * from './per';
 export { duplicateProject } from './duplicate';
 export { copyGroup } from './copyGroup';
 export * from './rack';

@@ -66,7 +66,9 @@ export const jointName = (joint: Joint, option: Option): string => {
   const name = (id: string) => option.parts.find((part) => part.id === id)?.name;
   const [first, second] = [name(joint.first), name(joint.second)];
   if (first === undefined || second === undefined) return joint.name;
-  return joint.first === joint.second ? `${first} at its ends` : `${first} to ${second.toLowerCase()}`;
+  if (joint.first === joint.second)
+    return `${first} ${joint.how === 'glue' ? `to ${first.toLowerCase()}` : 'at its ends'}`;
+  return `${first} to ${second.toLowerCase()}`;
 };
 
 /** The fasteners of a joint, by the rules of fasteners.ts; null when one of its parts is not there. */
@@ -80,6 +82,8 @@ export const resolveJoint = (
   const meeting = meetingOf(joint, option, group, project);
   if (!meeting) return null;
   const finish = finishOf(joint, option, group, own);
+  const whose = { id: joint.id, name: jointName(joint, option), groupId: group.id };
+  if (joint.how === 'glue') return { ...whose, needs: [], length: 0, meeting, finish, fault: null };
   const byRule = fastenerLength(joint.how, meeting, project.unit);
   const length = (joint.item !== '' && namedLength(joint.item, project)) || byRule;
   const item = joint.item === '' ? fastenerItem(joint.how, byRule, project.unit, finish) : joint.item;
@@ -90,9 +94,7 @@ export const resolveJoint = (
   };
   const plain = finish !== '' && !isCoated(item);
   return {
-    id: joint.id,
-    name: jointName(joint, option),
-    groupId: group.id,
+    ...whose,
     needs: [
       { item, count },
       ...(joint.how === 'bracket' ? [bracketScrew] : []),
@@ -114,4 +116,6 @@ export const resolveJoint = (
 
 /** `2 in each of 8 places, through 1 1/2" into 3 1/2"` */
 export const describeJoint = (joint: Joint, resolved: ResolvedJoint, project: Project): string =>
-  `${joint.each} in each of ${joint.quantity} ${joint.quantity === 1 ? 'place' : 'places'} · through ${formatLength(resolved.meeting.first, project.unit)}${joint.into === 'end' ? ' into an end' : ` into ${formatLength(resolved.meeting.second, project.unit)}`}`;
+  joint.how === 'glue'
+    ? `Glued in ${joint.quantity} ${joint.quantity === 1 ? 'place' : 'places'}, clamped until it holds; glue is bought by what it covers`
+    : `${joint.each} in each of ${joint.quantity} ${joint.quantity === 1 ? 'place' : 'places'} · through ${formatLength(resolved.meeting.first, project.unit)}${joint.into === 'end' ? ' into an end' : ` into ${formatLength(resolved.meeting.second, project.unit)}`}`;

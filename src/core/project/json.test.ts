@@ -41,7 +41,10 @@ const valuesOf = (schema: Schema): Arbitrary<unknown> => {
   if (schema.enum) return fc.constantFrom(...schema.enum);
   if (schema.anyOf) return fc.oneof(...schema.anyOf.map(valuesOf));
   if (schema.type === 'array')
-    return fc.array(valuesOf(schema.items ?? {}), { minLength: schema.minItems ?? 0, maxLength: 2 });
+    return fc.array(valuesOf(schema.items ?? {}), {
+      minLength: schema.minItems ?? 0,
+      maxLength: Math.max(2, schema.minItems ?? 0),
+    });
   if (schema.type === 'object') {
     const fields = Object.entries(schema.properties ?? {});
     if (fields.length === 0) return fc.constant({});

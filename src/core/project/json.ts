@@ -1,4 +1,4 @@
-import { fromMain, fromMm, MICROS, toMain, toMm, type Micros, type Minor } from '../units';
+import { fromMain, fromMm, MICROS, toMain, toMm, type Micros, type Minor, type Ticks } from '../units';
 import { nameKey, type Material } from '../lumber';
 import type { Schema } from '../jsonSchema';
 import schema from './schemas/project.schema.json';
@@ -25,10 +25,15 @@ export type Json<T> = T extends number
 /** Variables and extras may be absent: files of before they were. */
 export type JsonProject = Json<Omit<Project, 'purchases' | 'variables' | 'extras'>> &
   Partial<Json<Pick<Project, 'variables' | 'extras'>>>;
+/** A purchase as files hold it: lengths in mm, money in main units. */
 export type JsonPurchase = Json<Purchase>;
+/** A store as files hold it. */
 export type JsonStore = Json<Store>;
+/** A price as files hold it. */
 export type JsonPrice = Json<Price>;
+/** Something on the rack as files hold it. */
 export type JsonRackEntry = Json<RackEntry>;
+/** Settings of a project as files hold them. */
 export type JsonSettings = Json<PlanSettings>;
 
 /** A price book in JSON. */
@@ -40,11 +45,14 @@ export interface JsonBook {
   tools?: Tool[];
 }
 
+/** A length with its text, in mm. */
 export const measureToJson = ({ text, ticks }: Measure): JsonMeasure => ({ text, mm: toMm(ticks) });
+/** A length with its text, in ticks. */
 export const measureFromJson = ({ text, mm }: JsonMeasure): Measure => ({ text, ticks: fromMm(mm) });
 
 const OUT: Forms = {
   measure: measureToJson as (value: unknown) => unknown,
+  length: (ticks) => toMm(ticks as Ticks),
   money: (sum, currency) => toMain(sum as Minor, currency),
   signedMoney: (sum, currency) => toMain(sum as Minor, currency),
   unitPrice: (price) => (price as Micros) / MICROS,
@@ -52,6 +60,7 @@ const OUT: Forms = {
 
 const IN: Forms = {
   measure: measureFromJson as (value: unknown) => unknown,
+  length: (mm) => fromMm(mm as number),
   money: (sum, currency) => fromMain(sum as number, currency),
   signedMoney: (sum, currency) => fromMain(sum as number, currency),
   unitPrice: (price) => Math.round((price as number) * MICROS),
@@ -72,9 +81,11 @@ const RACK_ENTRY = bothWays<RackEntry, JsonRackEntry>('rackEntry');
 /** A project without its purchases, in the form of files: millimetres, and money in main units. */
 export const projectToJson = ({ purchases: _, ...project }: Project): JsonProject => PROJECT.out(project);
 
+/** The purchases of a project as files hold them. */
 export const purchasesToJson = ({ purchases, currency }: Project): JsonPurchase[] =>
   purchases.map((purchase) => PURCHASE.out(purchase, currency));
 
+/** A project as it is worked with, from a file’s. */
 export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): Project => {
   const project = PROJECT.in(json);
   return {
@@ -85,12 +96,17 @@ export const projectFromJson = (json: JsonProject, purchases: JsonPurchase[]): P
   };
 };
 
+/** A store as files hold it. */
 export const storeToJson = (store: Store): JsonStore => STORE.out(store);
+/** A price as files hold it. */
 export const priceToJson = (price: Price): JsonPrice => PRICE.out(price);
+/** A price as it is worked with, from a file’s. */
 export const priceFromJson = (json: JsonPrice): Price => PRICE.in(json);
+/** The rack as files hold it. */
 export const rackToJson = (rack: Book['rack']): JsonRackEntry[] =>
   Object.values(rack ?? {}).map((entry) => RACK_ENTRY.out(entry));
 
+/** A price book as it is worked with, from a file’s. */
 export const bookFromJson = ({ stores, prices, materials, rack, tools }: JsonBook): Book => ({
   ...(hasAny(materials)
     ? { materials: Object.fromEntries(materials.map((one) => [nameKey(one.name), one])) }

@@ -28,12 +28,26 @@ export const choiceOf = (group: Group, { id }: Option): Pick<Alternative, 'id' |
   changes: [{ type: 'chooseOption', groupId: group.id, optionId: id }],
 });
 
+/** Gives each id of old a new one, the same for the same: `newId` makes it. */
+export const renewedIds = (newId: () => string): ((id: string) => string) => {
+  const known = new Map<string, string>();
+  return (id) => {
+    const renewed = known.get(id) ?? newId();
+    known.set(id, renewed);
+    return renewed;
+  };
+};
+
+/** The id of the measure that an answer to a helper stands for: its own (`=`) or that of another (`@`); null: it is itself. */
+export const measureAnswered = (answer: string): string | null =>
+  /^[=@]/.test(answer) ? answer.slice(1) : null;
+
 /** An option of which what its helper was told names measures by other ids: `ids` gives the new one for the old. */
 export const withOwnAnswers = (option: Option, ids: Map<string, string>): Option => {
   if (!option.made) return option;
   const answers = Object.fromEntries(
     Object.entries(option.made.answers).map(([key, answer]) => {
-      const id = /^[=@]/.test(answer) ? ids.get(answer.slice(1)) : undefined;
+      const id = ids.get(measureAnswered(answer) ?? '');
       return [key, id === undefined ? answer : `${answer.charAt(0)}${id}`];
     }),
   );

@@ -19,6 +19,7 @@ import type { ResolvedPart } from './resolvedPart';
 import type { Extra, Group, Part, Project } from './types';
 import { valuesOf, WORDS, type PartField, type Values } from './values';
 
+/** Every part worked out, with what stood in the way. */
 export interface Resolved {
   parts: ResolvedPart[];
   /** What could not be worked out, by part; such a part is left out of `parts`. */
@@ -27,6 +28,7 @@ export interface Resolved {
   typedPriced: ResolvedTypedPrice[];
 }
 
+/** An extra whose price is typed in its own sheet, with how much of it is needed. */
 export interface ResolvedTypedPrice {
   extra: Extra;
   item: string;

@@ -11,7 +11,7 @@ import {
 import { findPart, homeOf, type Home } from './findPart';
 import { identifier } from './names';
 import type { Measure, Project } from './types';
-import { EXTRA_DIMENSIONS, isFormula, measuresOf, scopeOf, valuesOf } from './values';
+import { EXTRA_DIMENSIONS, isFormula, measuresOf, PER_DIMENSIONS, scopeOf, valuesOf } from './values';
 
 interface Place {
   home: Home | undefined;
@@ -47,6 +47,11 @@ export const rewriteFormulas = (
         if (joint.formula !== undefined)
           joint.formula = to(joint.formula, { home, dimension: 0 }) ?? joint.formula;
     }
+  rewriteSums(project, to);
+};
+
+/** Those of a project as a whole: what is reckoned by area or volume, and what its cost is divided by. */
+const rewriteSums = (project: Project, to: (text: string, place: Place) => string | null): void => {
   for (const extra of project.extras)
     if (extra.amount.trim() !== '')
       extra.amount =
@@ -54,16 +59,27 @@ export const rewriteFormulas = (
           home: homeOf(project, extra.groupId),
           dimension: EXTRA_DIMENSIONS[extra.rule],
         }) ?? extra.amount;
+  if (project.per)
+    project.per.formula =
+      to(project.per.formula, { home: undefined, dimension: PER_DIMENSIONS[project.per.of] }) ??
+      project.per.formula;
 };
 
-/** The names of measures that formulas use, in small letters. */
+/** The names of measures that a formula uses, in small letters. */
+export const measureNames = (text: string): string[] => {
+  const formula = readFormula(text);
+  return formula.ok
+    ? namesIn(formula.value).flatMap(([name = '', ...rest]) =>
+        rest.length === 0 ? [name.toLowerCase()] : [],
+      )
+    : [];
+};
+
+/** The names of measures that formulas of a project use, in small letters. */
 export const namesUsed = (project: Project): Set<string> => {
   const used = new Set<string>();
   rewriteFormulas(project, (text) => {
-    const formula = readFormula(text);
-    if (formula.ok)
-      for (const path of namesIn(formula.value))
-        if (path.length === 1) used.add((path[0] ?? '').toLowerCase());
+    for (const name of measureNames(text)) used.add(name);
     return null;
   });
   return used;
@@ -120,7 +136,8 @@ export const renamePart = (project: Project, before: Project, partId: string, to
     }),
   );
 
-const sameHome = (project: Project, { group, option }: Home): Home | undefined => {
+/** The same group and option in another state of a project; undefined: they are not there. */
+export const sameHome = (project: Project, { group, option }: Home): Home | undefined => {
   const other = project.groups.find(({ id }) => id === group.id);
   const same = other?.options.find(({ id }) => id === option.id);
   return other && same ? { group: other, option: same } : undefined;

@@ -30,11 +30,13 @@ export interface Values {
   extras: Record<string, Result<number>>;
 }
 
+/** What of a part may follow from a formula. */
 export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity' | 'angle';
 /** What a formula may say of a part. */
 const SAID = ['length', 'width', 'thickness', 'count', 'angle'] as const;
 type Said = (typeof SAID)[number];
 
+/** More pieces than these of one part are refused. */
 export const MAX_PIECES = 100_000;
 
 /** Whether a text is a formula and not one plain length. */
@@ -93,6 +95,7 @@ const partValues = (part: Part, group: Group, inside: Reader, unit: LengthUnit):
   return found;
 };
 
+/** What each of them is called in a sentence. */
 export const WORDS: Record<PartField, string> = {
   length: 'length',
   width: 'width',
@@ -102,6 +105,7 @@ export const WORDS: Record<PartField, string> = {
   angle: 'degrees off square',
 };
 
+/** The lengths of a part, each with its field. */
 export const measuresOf = (part: Part): [PartField, Part['length']][] => [
   ['length', part.length],
   ['width', part.width],
@@ -109,6 +113,7 @@ export const measuresOf = (part: Part): [PartField, Part['length']][] => [
   ['measured', part.measured?.length ?? null],
 ];
 
+/** Of what dimension the amount of an extra is, by its rule. */
 export const EXTRA_DIMENSIONS: Record<Extra['rule'], number> = {
   finish: 2,
   glue: 2,
@@ -117,12 +122,17 @@ export const EXTRA_DIMENSIONS: Record<Extra['rule'], number> = {
   count: 0,
 };
 
+/** What a project's cost may be divided by, each with its dimension. */
+export const PER_DIMENSIONS = { number: 0, length: 1, area: 2, volume: 3 };
+
 interface Reader {
   /** Ticks. */
   length: (text: string) => Result<number>;
   count: (text: string) => Result<number>;
   angle: (text: string) => Result<number>;
   amount: (text: string, rule: Extra['rule']) => Result<number>;
+  /** A number, or ticks, ticks² or ticks³. */
+  per: (text: string, of: keyof typeof PER_DIMENSIONS) => Result<number>;
   variable: (variable: Variable) => Result<number>;
   /** For those who read formulas further: what names mean there. */
   scope: Scope;
@@ -227,6 +237,7 @@ export const scopeOf = (project: Project): ((home?: Home) => Reader) => {
       andThen(quantityIn(text, EXTRA_DIMENSIONS[rule], home), (value) =>
         rule === 'count' ? wholeCount(value) : ok(valueOf(value)),
       ),
+    per: (text, of) => andThen(quantityIn(text, PER_DIMENSIONS[of], home), (value) => ok(valueOf(value))),
     variable: (variable) =>
       andThen(variableValue(variable), (value) =>
         ok(variable.kind === 'length' ? Math.round(valueOf(value)) : valueOf(value)),

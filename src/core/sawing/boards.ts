@@ -1,5 +1,6 @@
 import type { Ticks } from '../units';
 import type { Layout, SawCut, Sequence } from '../cutting/model';
+import type { SawnBoard } from '../project';
 import { textHash } from '../textHash';
 import { checkedSequence } from './checked';
 import { countSetups } from './setups';
@@ -25,13 +26,17 @@ export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[
   const refused: number[] = [];
   const seen = new Map<string, number>();
   for (const [index, layout] of layouts.entries()) {
-    const sequence = checkedSequence(layout, kerf);
+    const sequence = checkedSequence(layout, layout.sawn?.kerf ?? kerf);
     if (!sequence) {
       refused.push(index + 1);
       continue;
     }
     const setups = countSetups(sequence.cuts);
-    const name = nameOf(layout, kerf);
+    if (layout.sawn) {
+      boards.push({ key: sawnKey(layout.sawn.id), layout, number: index + 1, sequence, setups });
+      continue;
+    }
+    const name = drawingName(layout, kerf);
     const before = seen.get(name) ?? 0;
     seen.set(name, before + layout.count);
     for (let nth = 1; nth <= layout.count; nth++)
@@ -40,9 +45,16 @@ export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[
   return { boards, refused };
 };
 
-/** A short name for what is cut and from what. */
-const nameOf = ({ section, material, length, width, pieces }: Layout, kerf: Ticks): string => {
-  const made = pieces.map(({ partId, outline }) => [partId, outline]);
+/** The key of a board on which sawing has begun, by the id of its record. */
+export const sawnKey = (id: string): string => `sawn:${id}`;
+
+/** A short name for what is cut and from what. `kerf` in ticks. */
+export const drawingName = (drawing: SawnBoard | Layout, kerf: Ticks): string => {
+  const { section, material, length, width, pieces } = drawing;
+  const made = pieces.map(({ partId, outline }) => [
+    partId,
+    outline.map((corner) => (Array.isArray(corner) ? corner : [corner.x, corner.y])),
+  ]);
   return textHash(JSON.stringify([section, material, length, width, kerf, made]));
 };
 

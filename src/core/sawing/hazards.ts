@@ -1,7 +1,6 @@
 import { fromMm, type Ticks } from '../units';
-import { sidesOf } from '../plan/outline';
-import type { SawBoard } from './boards';
-import { leftBy } from './boards';
+import { sidesOf } from '../plan';
+import { leftBy, type SawBoard } from './boards';
 
 /** What to mind at a cut. */
 export type SawHazard = 'thinStrip' | 'shortPiece' | 'longBoard' | 'largeSheet';
@@ -56,18 +55,10 @@ export const hazardsOf = (
     found.push('thinStrip');
   if (cut.kind === 'crosscut' && Math.min(Infinity, ...pieces.map(({ along }) => along)) < SHORT)
     found.push('shortPiece');
-  const isFirst = sequence.cuts.findIndex(({ store }) => !store) === index;
-  if (isFirst && layout.kind === 'board' && layout.length > LONG && wholeAfterStore(sequence))
-    found.push('longBoard');
-  if (
-    isFirst &&
-    layout.kind === 'sheet' &&
-    Math.min(layout.length, layout.width) > LARGE &&
-    wholeAfterStore(sequence)
-  )
+  // Its first cut, where the store has not parted it before.
+  const isWhole = index === 0;
+  if (isWhole && layout.kind === 'board' && layout.length > LONG) found.push('longBoard');
+  if (isWhole && layout.kind === 'sheet' && Math.min(layout.length, layout.width) > LARGE)
     found.push('largeSheet');
   return found;
 };
-
-/** Whether the store has not parted it before. */
-const wholeAfterStore = ({ cuts }: SawBoard['sequence']): boolean => !cuts.some(({ store }) => store);

@@ -3,6 +3,7 @@ import type { Layout, Point, Remainder } from '../cutting/model';
 
 /** Lengths closer than this are the same: slants are rounded to ticks. */
 export const NEAR = 2;
+/** Whether two places on a board are one, but for rounding. */
 export const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= NEAR;
 
 /** Where a side that runs across a board meets the low and the high edge of its region. */
@@ -21,15 +22,19 @@ export interface Target extends Region {
   is: Remainder;
 }
 
+/** Where a region begins, in ticks from the left end. */
 export const leftOf = ({ left }: Region): number => Math.min(...left);
+/** Where a region ends, in ticks from the left end. */
 export const rightOf = ({ right }: Region): number => Math.max(...right);
 
+/** Whether two regions are one, but for rounding. */
 export const isSameRegion = (a: Region, b: Region): boolean =>
   isNear(a.bottom, b.bottom) &&
   isNear(a.top, b.top) &&
   isSameSide(a.left, b.left) &&
   isSameSide(a.right, b.right);
 
+/** Whether two slanted sides are one, but for rounding. */
 export const isSameSide = (a: Side, b: Side): boolean => isNear(a[0], b[0]) && isNear(a[1], b[1]);
 
 /** How much longer a saw's kerf is along a board where a side slants. */

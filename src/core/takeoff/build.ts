@@ -6,6 +6,7 @@ import {
   freeVariableName,
   identifier,
   mapFormula,
+  measureAnswered,
   readFormula,
   sidesOf,
   valuesOf,
@@ -111,6 +112,7 @@ const withNewNames = (text: string, renamed: Map<string, string>): string => {
   );
 };
 
+/** What a helper builds with: the project, its new ids, and the name of the group. */
 export interface BuildContext {
   project: Project;
   groupName: string;
@@ -247,7 +249,7 @@ export const sizesOf = (project: Project, group: Group, option: Option): Sizes =
   return {
     measure: (key) => {
       const kept = answers[key];
-      const value = kept && /^[=@]/.test(kept) ? values.variables[kept.slice(1)] : undefined;
+      const value = values.variables[measureAnswered(kept ?? '') ?? ''];
       return value?.ok ? value.value : 0;
     },
     text: (key) => answers[key] ?? '',

@@ -19,6 +19,7 @@ export const flushGap = (span: string, width: string, count: string): string =>
 export const insetCount = (span: string, width: string, gap: string): string =>
   `max(1, ceil((${span} - ${gap}) / (${width} + ${gap})))`;
 
+/** The gap of so many pieces with one at both ends too. */
 export const insetGap = (span: string, width: string, count: string): string =>
   `(${span} - ${count} * ${width}) / (${count} + 1)`;
 

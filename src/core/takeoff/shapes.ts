@@ -12,6 +12,7 @@ export const box = (role: string, x: Ticks, y: Ticks, right: Ticks, up: Ticks): 
   ],
 });
 
+/** The same shape, drawn behind the others. */
 export const behind = (shape: Shape): Shape => ({ ...shape, behind: true });
 
 /** So many alike, `step` apart. */
@@ -21,6 +22,7 @@ export const repeated = <T>(count: number, step: Ticks, shape: (offset: Ticks) =
 /** More of a thing than this is not to be told apart on a screen. */
 const MAX_DRAWN = 120;
 
+/** A measure drawn along the bottom or the top. */
 export const along = (from: Ticks, to: Ticks, y: Ticks, side: 'below' | 'above' = 'below'): Dimension => ({
   from: [from, y],
   to: [to, y],
@@ -28,6 +30,7 @@ export const along = (from: Ticks, to: Ticks, y: Ticks, side: 'below' | 'above' 
   side,
 });
 
+/** A measure drawn along a side. */
 export const up = (x: Ticks, from: Ticks, to: Ticks, side: 'left' | 'right' = 'left'): Dimension => ({
   from: [x, from],
   to: [x, to],
@@ -35,6 +38,7 @@ export const up = (x: Ticks, from: Ticks, to: Ticks, side: 'left' | 'right' = 'l
   side,
 });
 
+/** One drawing with its title, shapes and measures. */
 export const view = (title: string, shapes: Shape[], dimensions: Dimension[]): View => ({
   title,
   shapes,
@@ -62,9 +66,13 @@ const sized =
     usual: { in: inches, mm },
     ...more,
   });
+/** Asks for a length. */
 export const length = sized('length');
+/** Asks for a section of boards. */
 export const section = sized('section');
+/** Asks for a thickness of sheets. */
 export const sheet = sized('sheet');
+/** Asks for a whole number. */
 export const count = (key: string, label: string, usual: string, more: Partial<Ask> = {}): Ask => ({
   key,
   label,
@@ -72,6 +80,7 @@ export const count = (key: string, label: string, usual: string, more: Partial<A
   usual: { in: usual, mm: usual },
   ...more,
 });
+/** Asks for one of several words. */
 export const choice = (
   key: string,
   label: string,

@@ -260,3 +260,33 @@ test('a deleted group takes its measures along, but those that others use', () =
   expect(names).not.toContain('overhang');
   expect(problemsOf(after!)).toEqual([]);
 });
+
+test('a top of sixteen 2x4 on edge is 24 in wide and 3 1/4 thick once planed, and its glue is that of fifteen faces', () => {
+  const { project, measure, sizes, helper } = made(
+    'slab',
+    { by: 'count', boards: '16', length: '94', board: '2x4', plane: '1/8', trim: '' },
+    'in',
+  );
+  expect(inches(measure('glued_width'))).toBe(24);
+  expect(inches(measure('slab_thickness'))).toBe(3.25);
+  expect(helper.notes?.(sizes, String).join(' ')).toMatch(/About 11 clamps/);
+  const glued = (boards: string) => {
+    const of = made('slab', { by: 'count', boards, length: '94', board: '2x4', trim: '' }, 'in').project;
+    const [glue] = resolve(of).parts.filter(({ kind }) => kind === 'hardware');
+    return (glue?.fractionalQuantity ?? 0) * 12;
+  };
+  // Fourteen joints of 94 x 3 1/2 in: 32 square feet (common practice); by geometry 31.99.
+  expect(glued('15')).toBeCloseTo((14 * 94 * 3.5) / 144, 2);
+  expect(problemsOf(project)).toEqual([]);
+});
+
+test('a slab that is to be so wide has boards enough for it with every glued face planed', () => {
+  const { option, measure, project } = made(
+    'slab',
+    { by: 'fill', width: '23', board: '2x4', face: '1/16' },
+    'in',
+  );
+  const boards = valuesOf(project).parts[option.parts[0]?.id ?? '']?.quantity;
+  expect(boards).toEqual({ ok: true, value: Math.ceil(23 / 1.375) });
+  expect(inches(measure('glued_width'))).toBeCloseTo(17 * 1.375, 6);
+});

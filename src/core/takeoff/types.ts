@@ -52,6 +52,7 @@ export interface MadeExtra {
   covers: { in: string; mm: string };
 }
 
+/** What a helper makes: parts, joints, extras and measures that belong together. */
 export interface Made {
   parts: MadePart[];
   joints: MadeJoint[];
@@ -77,6 +78,7 @@ export interface Sizes {
   part: (role: string) => { length: Ticks; width: Ticks; thickness: Ticks; count: number };
 }
 
+/** A corner of a drawn shape, in ticks from the lower left. */
 export type Corner = [x: Ticks, y: Ticks];
 
 /** A part as it is seen from one side. Corners in ticks, y upwards. */
@@ -95,6 +97,7 @@ export interface Dimension {
   side: 'below' | 'left' | 'right' | 'above';
 }
 
+/** One drawing of what is made, from a side. */
 export interface View {
   title: string;
   shapes: Shape[];

@@ -7,10 +7,15 @@ export type SquareMm = number;
 /** Cubic millimetres. */
 export type CubicMm = number;
 
+/** In square millimetres. */
 export const SQUARE_FOOT: SquareMm = 304.8 ** 2;
+/** In square millimetres. */
 export const SQUARE_METRE: SquareMm = 1e6;
+/** In cubic millimetres. */
 export const CUBIC_FOOT: CubicMm = 304.8 ** 3;
+/** In cubic millimetres. */
 export const CUBIC_METRE: CubicMm = 1e9;
+/** In cubic millimetres. */
 export const LITRE: CubicMm = 1e6;
 /** United States gallon: 231 cubic inches. */
 export const GALLON: CubicMm = 231 * 25.4 ** 3;
@@ -75,7 +80,9 @@ export const formatWeight = (kilograms: number, unit: LengthUnit): string => {
 /** International avoirdupois pound (international yard and pound agreement, 1959). */
 export const KILOGRAMS_PER_POUND = 0.45359237;
 
+/** Square ticks as square millimetres. */
 export const squareMm = (squareTicks: number): SquareMm => squareTicks / TICKS_PER_MM ** 2;
+/** Cubic ticks as cubic millimetres. */
 export const cubicMm = (cubicTicks: number): CubicMm => cubicTicks / TICKS_PER_MM ** 3;
 
 const short = (value: number, places: number): string => String(Number(value.toFixed(places)));

@@ -11,6 +11,7 @@ export type Minor = Flavour<'minor'>;
  */
 export type Micros = Flavour<'micros'>;
 
+/** So many of them make one main unit of a currency. */
 export const MICROS = 1_000_000;
 
 const SYMBOLS: Record<string, string> = {
@@ -102,4 +103,5 @@ export const parseMoney = (text: string, currency: string): Result<Minor> => {
 /** A three-letter code as ISO 4217 has them. */
 export const isCurrency = (code: string): boolean => /^[A-Z]{3}$/.test(code);
 
+/** `$`, `€`; a currency without a sign by its three letters and a space. */
 export const symbol = (currency: string): string => SYMBOLS[currency] ?? `${currency} `;

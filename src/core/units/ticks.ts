@@ -5,9 +5,13 @@ import type { Flavour } from './flavour';
  */
 export type Ticks = Flavour<'ticks'>;
 
+/** A tick is 1/320 mm, so that 1/64 in and 0.1 mm are whole numbers of them. */
 export const TICKS_PER_MM = 320;
+/** 25.4 mm, exactly. */
 export const TICKS_PER_INCH = 8128;
+/** Twelve inches. */
 export const TICKS_PER_FOOT = 12 * TICKS_PER_INCH;
+/** A thousand millimetres. */
 export const TICKS_PER_METRE = 1000 * TICKS_PER_MM;
 
 /** The unit that a bare number takes, and in which a project is read. */

@@ -1,30 +1,22 @@
 import { useRouter } from 'expo-router';
-import { copyGroup, type Group, type Project } from '@/core/project';
-import { newId, notify, useOtherProjects, type OpenProject } from '@/hooks';
+import { copyGroup, renewedIds, type Group, type Project } from '@/core/project';
+import { newId, notify, useOtherProjects } from '@/hooks';
 import { ActionMenu, Button } from '@/ui';
 
 /** Copies a group into another project, or once more into its own. */
-export const CopyGroup = ({ open, group }: { open: OpenProject; group: Group }) => {
-  const { project, dispatch, undo } = open;
+export const CopyGroup = ({ project, group }: { project: Project; group: Group }) => {
   const { projects, dispatchIn, undoIn } = useOtherProjects(project.id);
   const router = useRouter();
   const copyTo = (into: Project) => {
-    const ids = new Map<string, string>();
-    const idOf = (id: string): string => {
-      const held = ids.get(id) ?? newId();
-      ids.set(id, held);
-      return held;
-    };
-    const copied = copyGroup(project, group.id, into, idOf);
+    const copied = copyGroup(project, group.id, into, renewedIds(newId));
     if (!copied) return;
     const isHere = into.id === project.id;
-    if (isHere) dispatch({ type: 'addMade', ...copied });
-    else dispatchIn(into.id, { type: 'addMade', ...copied });
+    dispatchIn(into.id, { type: 'addMade', ...copied });
     notify({
       text: isHere
         ? `${copied.group.name} is a copy of ${group.name}, with measures of its own.`
         : `${into.name} has ${copied.group.name} now, with measures of its own.`,
-      action: { label: 'Undo', run: isHere ? undo : () => undoIn(into.id) },
+      action: { label: 'Undo', run: () => undoIn(into.id) },
     });
     if (!isHere) router.push(`/project/${into.id}/parts`);
   };

@@ -8,7 +8,7 @@ import { EditFoot } from './EditFoot';
 import type { Chosen } from './chosen';
 import { CopyGroup } from './CopyGroup';
 import { FitNotes } from './FitNotes';
-import { HelperDrawing } from './HelperDrawing';
+import { GroupDrawing } from './HelperDrawing';
 import { MaterialField } from './MaterialField';
 import { Options } from './Options';
 import { EXPOSURES } from './words';
@@ -42,8 +42,7 @@ export const GroupForm = ({
       name === '' ? 'Give the group a name.' : `There is a group ${name} already; give it another name.`;
     return name === '' || isTaken ? fail('name', sentence) : ok(name);
   };
-  const option = chosenOption(group);
-  const count = option?.parts.length ?? 0;
+  const count = chosenOption(group)?.parts.length ?? 0;
   const cut = cutParts(group);
   const fasten = () => {
     const [first, second = first] = cut;
@@ -95,9 +94,9 @@ export const GroupForm = ({
         read={readName}
         onRead={(name) => dispatch({ type: 'editGroup', groupId, fields: { name } })}
       />
-      {helper && option ? (
+      {helper ? (
         <>
-          <HelperDrawing project={project} group={group} option={option} helper={helper} height={190} />
+          <GroupDrawing project={project} group={group} helper={helper} height={190} />
           <Button mode="outlined" onPress={onHelper}>
             Change its measures
           </Button>
@@ -154,7 +153,7 @@ export const GroupForm = ({
       <Button mode="outlined" icon="add" onPress={cover}>
         Add finish, glue, liner or fill
       </Button>
-      <CopyGroup open={open} group={group} />
+      <CopyGroup project={project} group={group} />
     </Detail>
   );
 };

@@ -59,7 +59,10 @@ const JointRow = ({
   onChoose,
 }: RowProps & { group: Group; option: Option; joint: Joint }) => {
   const resolved = resolveJoint(joint, option, group, project);
-  const needs = resolved?.needs.map(({ item, count }) => `${count * copiesOf(group)} × ${item}`).join(' · ');
+  const needs =
+    joint.how === 'glue' && resolved
+      ? `glued in ${joint.quantity * copiesOf(group)} places`
+      : resolved?.needs.map(({ item, count }) => `${count * copiesOf(group)} × ${item}`).join(' · ');
   return (
     <Line
       title={resolved?.name ?? joint.name}

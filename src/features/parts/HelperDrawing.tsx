@@ -1,11 +1,12 @@
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { partLetters, withLetter, type Group, type Option, type Project } from '@/core/project';
-import { sizesOf, type Helper } from '@/core/takeoff';
+import { chosenOption, partLetters, withLetter, type Group, type Option, type Project } from '@/core/project';
+import { isAsMade, sizesOf, type Helper } from '@/core/takeoff';
 import { formatLength } from '@/core/units';
 import { SidesDrawing, Text, useColors } from '@/ui';
 import { partTone } from './partTone';
 
-/** What a helper made, to scale from its sides, with the letters of its parts. `height`: the most it takes of the screen. */
+/** What a helper made, and nobody changed by hand, to scale from its sides, with the letters of its parts. `height`: the most it takes of the screen. */
 export const HelperDrawing = ({
   project,
   group,
@@ -20,12 +21,6 @@ export const HelperDrawing = ({
   height: number;
 }) => {
   const colors = useColors();
-  const views = helper.draw(sizesOf(project, group, option));
-  // A group that was changed by hand may have nothing left that could be drawn.
-  const isDrawn = views.every(({ shapes }) =>
-    shapes.every(({ corners }) => corners.flat().every(Number.isFinite)),
-  );
-  if (!isDrawn) return null;
   const tone = (role: string) => {
     const part = option.parts.find((candidate) => candidate.role === role);
     return part ? colors.wood[partTone(part, group)] : null;
@@ -36,7 +31,7 @@ export const HelperDrawing = ({
   return (
     <View style={styles.drawn}>
       <SidesDrawing
-        views={views}
+        views={helper.draw(sizesOf(project, group, option))}
         colorOf={tone}
         letterOf={letter}
         say={(ticks) => formatLength(Math.max(0, ticks), project.unit)}
@@ -47,6 +42,29 @@ export const HelperDrawing = ({
         {named.join(' · ')}
       </Text>
     </View>
+  );
+};
+
+/** What a helper made of a group, where it is still so: a drawing of parts that were changed by hand would be false, and they are told. */
+export const GroupDrawing = ({
+  project,
+  group,
+  helper,
+  height,
+}: {
+  project: Project;
+  group: Group;
+  helper: Helper;
+  height: number;
+}) => {
+  const isTrue = useMemo(() => isAsMade(helper, project, group), [helper, project, group]);
+  const option = chosenOption(group);
+  return option && isTrue ? (
+    <HelperDrawing project={project} group={group} option={option} helper={helper} height={height} />
+  ) : (
+    <Text size="small" tone="soft">
+      Its parts were changed by hand: what its measures alone would draw is not shown.
+    </Text>
   );
 };
 

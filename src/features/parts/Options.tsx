@@ -5,6 +5,7 @@ import {
   chosenOption,
   ownVariables,
   numbered,
+  renewedIds,
   type Group,
   type Option,
   type Command,
@@ -25,14 +26,8 @@ export const Options = ({
   const chosen = chosenOption(group);
   if (!chosen) return null;
   const another = () => {
-    const ids = new Map<string, string>();
-    const idOf = (id: string) => {
-      const made = ids.get(id) ?? newId();
-      ids.set(id, made);
-      return made;
-    };
     const name = numbered('Another way', (taken) => options.some((option) => option.name === taken));
-    const { option, variables } = anotherWay(project, group, chosen, name, idOf);
+    const { option, variables } = anotherWay(project, group, chosen, name, renewedIds(newId));
     dispatch([
       ...variables.map((variable): Command => ({ type: 'addVariable', variable })),
       {

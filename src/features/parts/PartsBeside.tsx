@@ -5,7 +5,7 @@ import { formatMoney, type Minor } from '@/core/units';
 import { Row, SectionHeader, Text, useColors } from '@/ui';
 import type { Chosen } from './chosen';
 import { groupCost } from './groupCost';
-import { HelperDrawing } from './HelperDrawing';
+import { GroupDrawing } from './HelperDrawing';
 
 /** Beside the list on a wide screen: what each group comes to, and how it looks where a helper made it. */
 export const PartsBeside = ({
@@ -19,7 +19,11 @@ export const PartsBeside = ({
 }) => {
   const groups = madeNow(project).map((group) => ({ group, sum: groupCost(project, group, costs) }));
   const most = Math.max(1, ...groups.map(({ sum }) => sum));
-  const drawn = groups.filter(({ group }) => chosenOption(group)?.made);
+  const drawn = groups.flatMap(({ group }) => {
+    const made = chosenOption(group)?.made;
+    const helper = made && helperOf(made.helper);
+    return helper ? [{ group, helper }] : [];
+  });
   return (
     <View>
       <SectionHeader title="What each group uses up" />
@@ -33,8 +37,13 @@ export const PartsBeside = ({
         />
       ))}
       {drawn.length > 0 ? <SectionHeader title="How it looks" note="to scale, each for itself" /> : null}
-      {drawn.map(({ group }) => (
-        <GroupDrawing key={group.id} project={project} group={group} />
+      {drawn.map(({ group, helper }) => (
+        <View key={group.id} style={styles.drawing}>
+          <Text size="small" tone="soft">
+            {group.name}
+          </Text>
+          <GroupDrawing project={project} group={group} helper={helper} height={260} />
+        </View>
       ))}
     </View>
   );
@@ -68,25 +77,11 @@ const GroupSum = ({
   );
 };
 
-const GroupDrawing = ({ project, group }: { project: Project; group: Group }) => {
-  const option = chosenOption(group);
-  const helper = option?.made && helperOf(option.made.helper);
-  return helper ? (
-    <View style={styles.drawing}>
-      <Text size="small" tone="soft" style={styles.name}>
-        {group.name}
-      </Text>
-      <HelperDrawing project={project} group={group} option={option} helper={helper} height={260} />
-    </View>
-  ) : null;
-};
-
 const styles = StyleSheet.create({
   row: { paddingHorizontal: 16, paddingVertical: 8, minHeight: 52 },
   words: { flexDirection: 'row', gap: 12, alignItems: 'baseline' },
   grow: { flex: 1 },
   bar: { height: 6, marginTop: 6, width: '100%' },
   filled: { height: 6 },
-  drawing: { paddingVertical: 8 },
-  name: { paddingHorizontal: 16 },
+  drawing: { paddingVertical: 8, paddingHorizontal: 16 },
 });

@@ -1,22 +1,22 @@
 import fc from 'fast-check';
-import { apply, emptyProject, resolve, type Command, type Part, type Project } from '@/core/project';
+import {
+  apply,
+  emptyPart,
+  emptyProject,
+  resolve,
+  type Command,
+  type Part,
+  type Project,
+} from '@/core/project';
 import { checksOf } from '@/core/takeoff';
 import { mirrorPart } from './mirrorPart';
 
 const part = (name: string, quantity: number, formula?: string): Part => ({
-  id: 'first',
+  ...emptyPart('first'),
   name,
-  kind: 'board',
   quantity,
   section: '2x4',
   length: { text: '20in', ticks: 20 * 8128 },
-  width: null,
-  materials: [],
-  ends: 'square',
-  grain: 'any',
-  shortOk: null,
-  item: '',
-  note: '',
   ...(formula === undefined ? {} : { formulas: { quantity: formula } }),
 });
 

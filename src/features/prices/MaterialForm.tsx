@@ -1,6 +1,13 @@
 import { StyleSheet, View } from 'react-native';
 import { capital } from '@/core/capital';
-import { parseDecimal, percentText } from '@/core/units';
+import {
+  formatLength,
+  fromMm,
+  parseDecimal,
+  percentText,
+  TICKS_PER_FOOT,
+  type LengthUnit,
+} from '@/core/units';
 import { fail, ok, type Result } from '@/core/result';
 import {
   choosingNotes,
@@ -14,6 +21,7 @@ import {
   type Decay,
   type Material,
 } from '@/core/lumber';
+import { PROPERTIES_SOURCE, propertiesOf, seasonalMovement } from '@/core/lumber/movement';
 import { notify } from '@/hooks';
 import { Button, Choice, Detail, ReadField, Text } from '@/ui';
 import type { PriceBookView } from './priceBookView';
@@ -134,6 +142,7 @@ export const MaterialForm = ({
       <Text size="small" tone="soft">
         {known.source === YOURS ? 'As you say.' : `From: ${known.source}.`}
       </Text>
+      <Properties material={known} unit={desk.unit} />
       <View>
         <Text size="strong" role="heading">
           At the rack
@@ -189,6 +198,43 @@ const Places = ({ material }: { material: Material }) => (
     </Text>
   </View>
 );
+
+/** What the tables say of the wood itself. */
+const Properties = ({ material, unit }: { material: Material; unit: LengthUnit }) => {
+  const known = propertiesOf(material);
+  const width = unit === 'in' ? TICKS_PER_FOOT : fromMm(300);
+  const moves = seasonalMovement(material, width);
+  if (!known || moves === null) return null;
+  return (
+    <View>
+      <Text size="strong" role="heading">
+        The wood itself
+      </Text>
+      {[
+        `Hardness ${known.hardness} lbf: ${hardnessWords(known.hardness)}.`,
+        `Moves: a flat-sawn board ${formatLength(width, unit)} wide gains and loses ${formatLength(moves, unit)} over the seasons indoors. Leave wide tops room.`,
+        `Bare heartwood, durability class ${known.durability} of 5; 1 lasts longest. Sapwood is always 5.`,
+      ].map((sentence) => (
+        <Text key={sentence} size="small" style={styles.note}>
+          {sentence}
+        </Text>
+      ))}
+      <Text size="small" tone="soft" style={styles.note}>
+        {`From: ${PROPERTIES_SOURCE}.`}
+      </Text>
+    </View>
+  );
+};
+
+/** Against what a builder knows: soft pine and oak. */
+const hardnessWords = (hardness: number): string =>
+  hardness < 500
+    ? 'a fingernail marks it'
+    : hardness < 900
+      ? 'a dropped tool dents it'
+      : hardness < 1500
+        ? 'hard, as oak'
+        : 'harder than oak: drill for every screw';
 
 const nearFood = (material: Material) =>
   fitnessOf(material, { exposure: 'outdoors', nearFood: true, treatedNearFood: 'avoid' });

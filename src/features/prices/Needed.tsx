@@ -1,9 +1,10 @@
 import { StyleSheet, View } from 'react-native';
 import type { Need, Offer } from '@/core/pricing';
 import { SectionHeader, Button, Row, Text } from '@/ui';
-import { AgeAndRise } from './AgeAndRise';
 import type { PriceBookView } from './priceBookView';
 import { NeedCard, needTitle } from './NeedCard';
+import { PriceAges } from './PriceAges';
+import { WhatIf } from './WhatIf';
 
 interface Props {
   desk: PriceBookView;
@@ -22,11 +23,12 @@ export const Needed = ({ desk, onFill, onOpen }: Props) => {
       {desk.needs.length === 0 ? (
         <Text style={styles.pad}>Nothing is needed yet. Add parts to a project first.</Text>
       ) : null}
-      {desk.project ? <AgeAndRise desk={desk} project={desk.project} /> : null}
+      {desk.project ? <PriceAges desk={desk} project={desk.project} /> : null}
       {ripped.length > 0 ? <Ripped needs={ripped} onFill={onFill} /> : null}
       {priced.map((need) => (
         <NeedCard key={need.key} need={need} desk={desk} onAdd={() => onFill(need)} onOpen={onOpen} />
       ))}
+      {desk.open ? <WhatIf open={desk.open} /> : null}
     </>
   );
 };

@@ -6,7 +6,7 @@ import { assertNever } from '@/core/assertNever';
 import { writePrices } from '@/core/io';
 import type { Need, Offer } from '@/core/pricing';
 import type { Price } from '@/core/project';
-import { isLike, keepDraft, newId, saveFile, useDraft, useView } from '@/hooks';
+import { isLike, keepDraft, newId, saveFile, useDraft, useOpened, useView } from '@/hooks';
 import { ImportDialog } from '@/imports';
 import { ActionMenu, Button, Columns, Select, SegmentedButtons, useIsWide, Text } from '@/ui';
 import { usePriceBookView, type PriceBookView } from './priceBookView';
@@ -34,6 +34,15 @@ type Chosen =
   | { kind: 'price'; draft: PriceDraft; newStore: string; key: string }
   | { kind: 'store'; id: string | null; draft?: StoreDraft }
   | { kind: 'material'; name: string };
+
+/** What is open of the book as it stands in the address, such as `store:s1`; null: nothing, or it is gone. */
+const chosenIn = (text: string, { offers, stores }: PriceBookView): Chosen | null => {
+  const [, kind, id = ''] = /^(\w+):(.+)$/.exec(text) ?? [];
+  const offer = kind === 'offer' ? offers.find(({ key }) => key === id) : undefined;
+  if (offer) return { kind: 'offer', offer };
+  if (kind === 'material') return { kind, name: id };
+  return kind === 'store' && stores.some((store) => store.id === id) ? { kind, id } : null;
+};
 
 /** A form that was open when the tab was closed. */
 type Kept =
@@ -94,17 +103,29 @@ const Prices = ({
   const router = useRouter();
   const views = viewsOf(project !== null);
   const [view, setView] = useView(views, desk.needs.length > 0 ? 'needed' : 'all');
-  const [chosen, setChosen] = useState<Chosen | null>(() => chosenOf(kept));
+  const [inAddress, setInAddress] = useOpened();
+  // What is not in the book yet is no place to be led to.
+  const [typed, setTyped] = useState<Chosen | null>(() => chosenOf(kept));
+  const chosen = typed ?? chosenIn(inAddress, desk);
   const [opened, setOpened] = useState<'review' | 'import' | null>(asksFile ? 'import' : null);
   const feed = useNews(desk);
   const close = () => {
     keepDraft(place, null);
-    setChosen(null);
+    setTyped(null);
+    setInAddress('');
   };
-  const price = (draft: PriceDraft) => setChosen({ kind: 'price', draft, newStore: '', key: newId() });
+  const type = (next: Chosen) => {
+    setTyped(next);
+    setInAddress('');
+  };
+  const show = (next: string) => {
+    setTyped(null);
+    setInAddress(next);
+  };
+  const price = (draft: PriceDraft) => type({ kind: 'price', draft, newStore: '', key: newId() });
   const fill = (need: Need) => price(draftForNeed(need, { unit }, stores[0]?.id ?? null));
   const edit = (seen: Price) => price(draftOfPrice(seen, unit));
-  const open = (offer: Offer) => setChosen({ kind: 'offer', offer });
+  const open = ({ key }: Offer) => show(`offer:${key}`);
   const keep = (entry: Kept) => keepDraft(place, entry);
   const detail = formOf(chosen, { desk, keep, edit, close });
   return (
@@ -142,10 +163,13 @@ const Prices = ({
       {view === 'needed' ? <Needed desk={desk} onFill={fill} onOpen={open} /> : null}
       {view === 'all' ? <PriceGrid desk={desk} onOpen={open} isBeside={detail !== null} /> : null}
       {view === 'cheapest' ? <Cheapest desk={desk} onOpen={open} /> : null}
-      {view === 'materials' ? (
-        <Materials desk={desk} onOpen={(name) => setChosen({ kind: 'material', name })} />
+      {view === 'materials' ? <Materials desk={desk} onOpen={(name) => show(`material:${name}`)} /> : null}
+      {view === 'stores' ? (
+        <StoreList
+          desk={desk}
+          onOpen={(id) => (id === null ? type({ kind: 'store', id }) : show(`store:${id}`))}
+        />
       ) : null}
-      {view === 'stores' ? <StoreList desk={desk} onOpen={(id) => setChosen({ kind: 'store', id })} /> : null}
       {opened === 'review' ? (
         <FeedReview desk={desk} news={feed.news} onClose={() => setOpened(null)} />
       ) : null}

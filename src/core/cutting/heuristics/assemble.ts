@@ -11,7 +11,9 @@ import {
   type StoreTerms,
   type Stock,
   type Buy,
+  offcutName,
   type Layout,
+  type Offcut,
   type Plan,
   type Short,
   type Source,
@@ -81,11 +83,34 @@ export const paidAt = (
       .filter(({ id }) => stores.every(({ storeId }) => storeId !== id))
       .reduce((due, store) => due + store.committedShipping, 0),
     buys,
-    layouts,
+    layouts: input.sawn ? withSawn(input.sawn, layouts) : layouts,
     short,
     problems: [],
     stores,
   };
+};
+
+/** The drawings of a plan with those of boards on which sawing has begun; what is cut on of these is no offcut any more. */
+const withSawn = (sawn: Layout[], layouts: Layout[]): Layout[] => {
+  const used = new Map<string, number>();
+  for (const { source, count, length, width } of layouts)
+    if ('owned' in source) {
+      const key = `${source.owned}:${length}:${width}`;
+      used.set(key, count + (used.get(key) ?? 0));
+    }
+  const isUsed = (name: string, { length, ofUse = length, width }: Offcut): boolean => {
+    const key = `${name}:${ofUse}:${width}`;
+    const left = used.get(key) ?? 0;
+    if (left > 0) used.set(key, left - 1);
+    return left > 0;
+  };
+  return [
+    ...sawn.map((layout) => ({
+      ...layout,
+      offcuts: layout.offcuts.filter((offcut) => !isUsed(offcutName(layout), offcut)),
+    })),
+    ...layouts,
+  ];
 };
 
 /** Boards or sheets of a purchase that layouts cut. */

@@ -87,6 +87,8 @@ export interface Layout {
   offcuts: Offcut[];
   /** What one such board costs, less discount, with tax: zero for what is owned. */
   value: Micros;
+  /** Sawing has begun on it, with such a blade: a record, and no part of what is planned. By the id of the record. */
+  sawn?: { id: string; kerf: Ticks };
 }
 
 /** A finished piece on its board: x along the length from the left end, y across the width. */
@@ -110,7 +112,16 @@ export interface Offcut {
   y: Ticks;
   length: Ticks;
   width: Ticks;
+  /** How much of its length can be used, where not all of it: a piece that was cut wrong. */
+  ofUse?: Ticks;
 }
+
+/** How the name of what is left of a sawn board begins. */
+export const OFFCUT = 'left of a sawn ';
+
+/** What is left of a sawn board goes by this name where it is cut on. */
+export const offcutName = ({ section, material }: Pick<Layout, 'section' | 'material'>): string =>
+  `${OFFCUT}${section} ${material}`;
 
 export interface Short {
   partId: string;

@@ -1,7 +1,7 @@
 import type { Micros, Minor, Ticks } from '../../units';
 import type { Item } from './item';
 import type { Offer } from './offer';
-import type { PlanProblem } from './plan';
+import type { Layout, PlanProblem } from './plan';
 import type { SawSettings, Shipping } from './settings';
 
 /** What a store adds to the price of its goods. */
@@ -52,6 +52,8 @@ export interface CuttingProblem {
   stores: StoreTerms[];
   owned: Owned[];
   settings: SawSettings;
+  /** Boards on which sawing has begun: they stand in every plan as they are cut. Absent: none. */
+  sawn?: Layout[];
   /** Items that are known not to be had, and are in no plan. */
   problems: PlanProblem[];
 }

@@ -42,6 +42,8 @@ export interface LayoutToCheck {
   /** What is left besides the pieces, and the saw's work as it is told; absent: it is not told. */
   offcuts?: Offcut[];
   sequence?: SequenceToCheck;
+  /** Sawing has begun on it: a record, by its id, which is as it is recorded and not checked further. */
+  sawn?: { id: string };
 }
 
 /** The saw's work on a board as a plan tells it, to be done again; `leaves` says what each piece is that is left. */
@@ -101,6 +103,10 @@ export interface CheckAgainst {
   })[];
   /** The size of each section or thickness that is named in the plan or the rows, by kind and name: `board:2x4`. */
   sizes: Record<string, SectionSize>;
+  /** Boards on which sawing has begun, as they are recorded: `parts` and `owned` are without them. Absent: none. */
+  sawn?: (Pick<LayoutToCheck, 'kind' | 'section' | 'material' | 'length' | 'width' | 'pieces'> & {
+    sawn?: { id: string };
+  })[];
 }
 
 /** The size that a name of a section stands for; null where it cannot be read. */

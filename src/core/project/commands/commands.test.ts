@@ -17,6 +17,8 @@ import {
   type Project,
   type Purchase,
   type PurchaseLine,
+  type MeasuredBoard,
+  type SawnBoard,
   type Variable,
 } from '..';
 
@@ -62,6 +64,31 @@ const purchase = (id: string, store: string, lines = [line('hinge'), line('latch
   lines,
   note: '',
 });
+const measuredBoard = (id: string): MeasuredBoard => ({
+  id,
+  item: {
+    kind: 'board',
+    name: '',
+    section: '2x4',
+    length: measure('96', 'in'),
+    width: null,
+    material: 'pine',
+  },
+  length: 780_500,
+  marks: [{ from: 100_000, to: 110_000, kind: 'knot' }],
+});
+const sawnBoard = (id: string): SawnBoard => ({
+  id,
+  kind: 'board',
+  section: '2x4',
+  material: 'pine',
+  length: 780_500,
+  width: 28_448,
+  kerf: 1016,
+  pieces: [{ partId: 'a', outline: [0, 256_000].flatMap((x) => [0, 28_448].map((y) => ({ x, y }))) }],
+  offcuts: [],
+  done: 1,
+});
 const charges = { trip: 420, shipping: null };
 const alternative = { id: 'x', name: 'All cedar', changes: [] };
 const seen = { id: 'm', price: 9900, source: 'a catalogue', date: '2026-11-20' };
@@ -83,6 +110,8 @@ const project: Project = {
   purchases: [purchase('paid', 'Yard'), { ...purchase('cart', 'Mill'), isOpen: true, trip: 300 }],
   alternatives: [alternative, { ...alternative, id: 'y', name: 'All pine' }],
   readyMade: [seen],
+  measuredBoards: [measuredBoard('b1')],
+  sawnBoards: [sawnBoard('s1')],
 };
 
 /** At least one of every kind; a kind that is missing here does not compile. */
@@ -156,6 +185,18 @@ const EVERY: { [Type in Command['type']]: Extract<Command, { type: Type }>[] } =
     { type: 'editTarget', target: 30_000, budget: { reserve: 0.1, isEach: false, date: null } },
   ],
   keepBaseline: [{ type: 'keepBaseline', baseline: { date: '2026-11-20', lines: [], trips: 420 } }],
+  measureBoard: [
+    { type: 'measureBoard', board: measuredBoard('b2') },
+    { type: 'measureBoard', board: { ...measuredBoard('b1'), length: 1000 } },
+  ],
+  forgetBoard: [{ type: 'forgetBoard', boardId: 'b1' }],
+  sawBoard: [
+    { type: 'sawBoard', board: sawnBoard('s2') },
+    { type: 'sawBoard', board: { ...sawnBoard('s1'), done: 2 } },
+  ],
+  unsawBoard: [{ type: 'unsawBoard', boardId: 's1' }],
+  spoilPiece: [{ type: 'spoilPiece', boardId: 's1', piece: 0, left: 900 }],
+  unsawAll: [{ type: 'unsawAll' }],
   dismissReminder: [{ type: 'dismissReminder', reminderId: 'gloves' }],
   addToCart: ['Mill', 'Post'].map((storeId) => ({
     type: 'addToCart',

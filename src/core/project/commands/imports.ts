@@ -1,2 +1,2 @@
 export type * from '../types';
-export type { Minor } from '../../units';
+export type { Minor, Ticks } from '../../units';

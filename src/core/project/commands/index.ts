@@ -10,6 +10,7 @@ import { reduceGroups } from './groups';
 import { label } from './label';
 import { reduceMoney } from './money';
 import { reduceOptions } from './options';
+import { reduceSawing } from './sawing';
 import type { Command } from './types';
 
 export type { Command } from './types';
@@ -95,6 +96,13 @@ const reduce = (draft: ProjectDraft, command: Command, before: Project): void =>
     case 'replaceLine':
     case 'editPurchase':
       return reduceMoney(draft, command);
+    case 'measureBoard':
+    case 'forgetBoard':
+    case 'sawBoard':
+    case 'unsawBoard':
+    case 'spoilPiece':
+    case 'unsawAll':
+      return reduceSawing(draft, command);
     default:
       assertNever(command);
   }

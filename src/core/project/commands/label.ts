@@ -65,6 +65,12 @@ const LABELS: { [T in Command['type']]: LabelOf<T> } = {
   editTarget: () => 'change the target',
   keepBaseline: () => 'keep the plan as it stands',
   dismissReminder: () => 'not wanted here',
+  measureBoard: () => 'measure a board',
+  forgetBoard: () => 'forget how a board measures',
+  sawBoard: ({ board }) => (board.done === 1 ? 'begin to saw a board' : 'saw a board'),
+  unsawBoard: () => 'not sawn yet',
+  spoilPiece: () => 'a piece cut wrong',
+  unsawAll: () => 'begin again with all boards',
 };
 
 /** What a command does, for the undo button. */

@@ -6,6 +6,7 @@ import type {
   Extra,
   Group,
   Joint,
+  MeasuredBoard,
   Minor,
   Option,
   Part,
@@ -14,6 +15,8 @@ import type {
   PurchaseLine,
   ReadyMade,
   Receipt,
+  SawnBoard,
+  Ticks,
   Variable,
   Work,
 } from './imports';
@@ -103,5 +106,17 @@ export type MoneyCommand =
       fields: { receipt?: Receipt | null; trip?: Minor; shipping?: Minor | null };
     };
 
+/** The boards that are there, and what is sawn of them. A board of an id that is there already takes its place. */
+export type SawCommand =
+  | { type: 'measureBoard'; board: MeasuredBoard }
+  /** It counts again as what it was bought as. */
+  | { type: 'forgetBoard'; boardId: string }
+  | { type: 'sawBoard'; board: SawnBoard }
+  | { type: 'unsawBoard'; boardId: string }
+  /** A piece, by its place among those of the board, was cut wrong; `left`: what of its length is of use. */
+  | { type: 'spoilPiece'; boardId: string; piece: number; left: Ticks }
+  | { type: 'unsawAll' };
+
 /** Every way in which a project changes: what is meant, not what comes of it. New ids are made by whoever sends one. */
-export type Command = GroupCommand | OptionCommand | DetailCommand | CompareCommand | MoneyCommand;
+export type Command =
+  GroupCommand | OptionCommand | DetailCommand | CompareCommand | MoneyCommand | SawCommand;

@@ -93,7 +93,7 @@ export const part = object({
 });
 
 /** How two parts are fastened: screws through the one into the other, pocket screws, bolts, nails with glue, brackets. */
-export const jointKind = oneOf('through', 'pocket', 'bolt', 'nail', 'bracket');
+export const jointKind = oneOf('through', 'pocket', 'bolt', 'nail', 'bracket', 'glue');
 
 /** So many joints of two parts that are alike; fasteners follow from it by rule. */
 export const joint = object({

@@ -9,6 +9,7 @@ import {
   NAME,
   NOTE,
   SHARE,
+  TEXT,
   YES,
   list,
   literal,
@@ -26,6 +27,7 @@ import {
 import { price, rackEntry, readyMade, store, tool } from './book';
 import { extra, group, item, joint, option, part, variable } from './parts';
 import { baseline, budget, charge, purchase, purchaseLine, returned } from './purchases';
+import { boardMark, measuredBoard, sawnBoard, sawnPiece } from './sawing';
 import { FORMS, MEASURE, MONEY, category } from './scalars';
 
 /** What decides how wood is cut and money reckoned; names as in settings.json. */
@@ -95,6 +97,10 @@ const projectFields = {
     'Which of the two schools holds for treated wood near food; absent: avoid.',
   ),
   leavesRack: optional(FLAG, 'What is on the rack is left for other projects; absent: it is used.'),
+  per: optional(
+    orNull(object({ name: NAME, of: oneOf('number', 'length', 'area', 'volume'), formula: TEXT })),
+    'What its cost is divided by, as one of it has it: 6 seats, the area of its bed. A formula over its measures.',
+  ),
   readyMade: optional(list(refer('readyMade', readyMade), { maxItems: 100 })),
   work: optional(refer('work', work)),
 };
@@ -148,6 +154,14 @@ export const project = object({
     list(text(300), { maxItems: 1000 }),
     'What is often forgotten, and is not wanted here: ids.',
   ),
+  measuredBoards: optional(
+    list(refer('measuredBoard', measuredBoard), { maxItems: 1000 }),
+    'Boards that are there, as they were measured before they are cut.',
+  ),
+  sawnBoards: optional(
+    list(refer('sawnBoard', sawnBoard), { maxItems: 5000 }),
+    'Boards and sheets on which sawing has begun.',
+  ),
   isSample: optional(
     YES,
     'It came with Billet, to look at: it buys at stores that are samples, and nothing else does.',
@@ -192,6 +206,10 @@ export const projectSchema = {
     charge,
     budget,
     baseline,
+    boardMark,
+    measuredBoard,
+    sawnPiece,
+    sawnBoard,
     store,
     price,
     rackEntry,

@@ -27,6 +27,9 @@ export const FORMS = {
       },
     ),
   ),
+  length: Type.Unsafe<Ticks>(
+    Type.Number({ minimum: 0, maximum: 1_000_000, description: 'A length in millimetres to six decimals.' }),
+  ),
   money: Type.Unsafe<Minor>(
     Type.Number({ minimum: 0, maximum: 1e9, description: "A sum in the currency's main unit." }),
   ),
@@ -47,6 +50,7 @@ export const FORMS = {
 };
 
 export const MEASURE = refer('measure', FORMS.measure);
+export const LENGTH = refer('length', FORMS.length);
 /** 0 or more. */
 export const MONEY = refer('money', FORMS.money);
 export const SIGNED_MONEY = refer('signedMoney', FORMS.signedMoney);

@@ -16,6 +16,7 @@ const slopeOf = (run: string, rise: string, width: string): string => {
   return `atan(sqrt(${across} - ${width} * ${width}) / ${width}) - atan(${run} / ${rise})`;
 };
 
+/** Braces against racking: in a corner, from corner to corner, or crossed. */
 export const braces: Helper = {
   id: 'braces',
   title: 'Braces',

@@ -2,6 +2,7 @@ import { flushCount } from '../even';
 import { along, behind, box, choice, length, repeated, section, up, view } from '../shapes';
 import type { Helper } from '../types';
 
+/** An area covered by boards, with gaps or lapped, on battens. */
 export const cladding: Helper = {
   id: 'cladding',
   title: 'Cladding',

@@ -11,6 +11,7 @@ const corner = (stand: string, other: string, into: 'thickness' | 'end', quantit
     ? { how: 'pocket', first: other, second: 'long_side', into: 'width', quantity, each: 2 }
     : { how: 'through', first: 'long_side', second: other, into, quantity };
 
+/** Four sides, butted or mitred, with stiffeners between. */
 export const frame: Helper = {
   id: 'frame',
   title: 'Frame or box',

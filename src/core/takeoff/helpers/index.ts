@@ -7,6 +7,7 @@ import { panel } from './panel';
 import { platform } from './platform';
 import { raisedBox } from './raisedBox';
 import { shelves } from './shelves';
+import { slab } from './slab';
 import { slats } from './slats';
 import { steps } from './steps';
 
@@ -15,6 +16,7 @@ export const HELPERS: Helper[] = [
   frame,
   legs,
   panel,
+  slab,
   slats,
   raisedBox,
   shelves,
@@ -24,4 +26,5 @@ export const HELPERS: Helper[] = [
   cladding,
 ];
 
+/** The helper of an id; undefined: there is none. */
 export const helperOf = (id: string): Helper | undefined => HELPERS.find((helper) => helper.id === id);

@@ -1,6 +1,7 @@
 import { along, behind, box, choice, length, section, up, view } from '../shapes';
 import type { Helper } from '../types';
 
+/** What stands under a top: four legs, aprons between them, a rail in the middle. */
 export const legs: Helper = {
   id: 'legs',
   title: 'Legs and aprons',

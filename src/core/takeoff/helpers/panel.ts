@@ -5,6 +5,7 @@ import type { Helper } from '../types';
 /** The width it was told, or that which so many boards make. */
 const widthOf = (measure: (key: string) => number): number => measure('width') || measure('panel_width');
 
+/** Boards side by side: so many, or a width to fill. */
 export const panel: Helper = {
   id: 'panel',
   title: 'Top or panel from boards',

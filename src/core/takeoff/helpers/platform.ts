@@ -2,6 +2,7 @@ import { flushCount, flushGap } from '../even';
 import { along, behind, box, choice, length, repeated, section, up, view } from '../shapes';
 import type { Helper, MadeJoint, MadePart } from '../types';
 
+/** A frame around a mattress or a seat, with slats, a middle rail and legs. */
 export const platform: Helper = {
   id: 'platform',
   title: 'Bed or bench platform',

@@ -2,6 +2,7 @@ import { between, fittingCount, flushGap } from '../even';
 import { along, behind, box, choice, count, length, repeated, section, up, view } from '../shapes';
 import type { Helper, MadeExtra, MadeJoint, MadePart, Row, Sizes } from '../types';
 
+/** Walls of stacked boards or pickets, with posts, a floor, a liner and a fill. */
 export const raisedBox: Helper = {
   id: 'raised-box',
   title: 'Raised box',

@@ -1,6 +1,7 @@
 import { along, behind, box, choice, count, length, repeated, section, sheet, up, view } from '../shapes';
 import type { Helper, MadeJoint, MadePart } from '../types';
 
+/** Sides, uprights and shelves from sheets, with a back and a face frame. */
 export const shelves: Helper = {
   id: 'shelves',
   title: 'Shelf or cubby unit',

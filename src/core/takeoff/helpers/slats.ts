@@ -2,6 +2,7 @@ import { flushCount, flushGap, insetCount, insetGap } from '../even';
 import { along, behind, box, choice, count, length, repeated, section, up, view } from '../shapes';
 import type { Helper } from '../types';
 
+/** Slats over a length, as even as they can be. */
 export const slats: Helper = {
   id: 'slats',
   title: 'Slats',

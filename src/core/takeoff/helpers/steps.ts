@@ -1,6 +1,7 @@
 import { along, behind, box, choice, count, length, repeated, section, up, view } from '../shapes';
 import type { Helper } from '../types';
 
+/** Even steps from the total rise: treads and stringers. */
 export const steps: Helper = {
   id: 'steps',
   title: 'Steps',

@@ -29,6 +29,7 @@ import type {
   TemplateText,
 } from './types';
 
+/** What a template builds with. */
 export interface TemplateContext {
   project: Project;
   materials: string[];

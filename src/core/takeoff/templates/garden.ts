@@ -11,6 +11,7 @@ const walls = ({ measure, part }: TemplateSizes): Shape[] => {
   );
 };
 
+/** Templates of what stands in a garden. */
 export const GARDEN: Template[] = [
   {
     id: 'raised-bed',

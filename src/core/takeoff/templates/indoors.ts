@@ -2,6 +2,7 @@ import { along, behind, box, length, repeated, up, view } from '../shapes';
 import { BATTEN, both, PAINT, VARNISH } from './common';
 import type { Template } from './types';
 
+/** Templates of what stands in a house or a workshop. */
 export const INDOORS: Template[] = [
   {
     id: 'stand',

@@ -71,6 +71,7 @@ const rafterOver = ({ measure, part }: TemplateSizes, left: Ticks, right: Ticks)
 
 const WIDTH = length('width', 'Width', '96', '2400');
 
+/** Templates of what keeps the rain off. */
 export const SHELTERS: Template[] = [
   {
     id: 'lean-to',

@@ -9,6 +9,7 @@ const wing = (key: string, name: string): TemplateGroup => ({
   answers: { length: '{height}', width: '{wing}', board: BATTEN, stand: 'flat', stiffener_spacing: '' },
 });
 
+/** Templates of what is played on. */
 export const STAGE: Template[] = [
   {
     id: 'puppet-stage',
