@@ -96,3 +96,44 @@ for (const [what, size] of [
     expect(complaints).toEqual([]);
     await context.close();
   });
+
+for (const [what, size, handsOf] of [
+  ['a phone, by thumb', PHONE, thumb],
+  ['a wide screen, by keyboard', WIDE, keyboard],
+] as const)
+  test(`what is open stands in the address beside its tab, and is open again after a reload: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(20_000);
+    const { press, write } = handsOf(page);
+    const project = `${at.site.address}/project/compost-station`;
+    const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+    const dialogs = page.getByRole('dialog');
+    const what = page.getByRole('textbox', { name: 'What was bought' });
+    const cases = [
+      [`${project}/spend?view=costs`, button('Target')],
+      [`${project}/spend`, button(/^Change .+, \$/)],
+      [`${project}/compare`, button('Add a way')],
+      [`${project}/prices?view=stores`, button(/^Change /)],
+      [`${at.site.address}/prices?view=materials`, button(/^Look at /)],
+    ] as const;
+    for (const [address, opener] of cases) {
+      await page.goto(address);
+      await press(opener);
+      await dialogs.first().waitFor();
+      const title = await dialogs.first().getAttribute('aria-label');
+      await expect(page).toHaveURL(/[?&]open=/);
+      await page.reload();
+      await expect(dialogs.first()).toHaveAttribute('aria-label', title ?? '');
+      await page.keyboard.press('Escape');
+      await expect(dialogs).toHaveCount(0);
+      await expect(page).toHaveURL(address);
+    }
+    // A purchase half written is there again, too.
+    await page.goto(`${project}/spend`);
+    await press(button('Record something bought'));
+    await write(what, 'borrowed clamps');
+    await page.reload();
+    await expect(what).toHaveValue('borrowed clamps');
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { visit, type PHONE } from '../harness/browser';
+import { outOfOrder } from './readingOrder';
 import { atSite } from './steps';
 import { VIEWS } from '../harness/views';
 
@@ -99,7 +100,7 @@ const findings = async (page: Page): Promise<string[]> => {
   );
 };
 
-/** Every main view of the samples in a browser of a size, and turned or drawn to `others`: what axe says of it, and whether a thumb and a keyboard reach all. */
+/** Every main view of the samples in a browser of a size, and turned or drawn to `others`: what axe says of it, whether a thumb and a keyboard reach all, and whether it is read out in the order in which it stands. */
 export const lookAtEveryView = (
   name: string,
   size: typeof PHONE,
@@ -114,7 +115,7 @@ export const lookAtEveryView = (
     });
     test.afterAll(() => visitor.context.close());
     for (const view of VIEWS)
-      test(`${view.name}: axe finds nothing, all is reached by keyboard and large enough to touch`, async () => {
+      test(`${view.name}: axe finds nothing, all is reached by keyboard, read in order and large enough to touch`, async () => {
         const { path, ready, open } = view;
         const { page, complaints } = visitor;
         page.setDefaultTimeout(25_000);
@@ -125,6 +126,7 @@ export const lookAtEveryView = (
         expect(await findings(page)).toEqual([]);
         expect(await smallTargets(page)).toEqual([]);
         expect(await unreachable(page)).toEqual([]);
+        expect(await outOfOrder(page)).toEqual([]);
         expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
           size.width,
         );

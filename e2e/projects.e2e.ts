@@ -58,6 +58,16 @@ for (const [name, size, handsOf] of [
     await expect(group).toHaveCount(0);
     await page.goto(`${at.site.address}/project/compost-station/parts`);
     await group.waitFor();
+    // Once a part is changed by hand, a drawing of its measures would be false.
+    await hands.press(page.getByRole('button', { name: /^Change 2 Side rail/ }));
+    await hands.write(page.getByRole('textbox', { name: 'How many', exact: true }), '3');
+    await hands.press(page.getByRole('button', { name: 'Done' }).last());
+    await hands.press(group);
+    await page
+      .getByRole('dialog')
+      .getByText(/^Its parts were changed by hand/)
+      .waitFor();
+    await expect(page.getByRole('img', { name: /drawn to scale: A Post, B Side rail/ })).toHaveCount(0);
     expect(complaints).toEqual([]);
     await context.close();
   });

@@ -125,3 +125,59 @@ test('with nothing planned it says where boards come from', async () => {
   expect(complaints).toEqual([]);
   await context.close();
 });
+
+for (const [what, size] of [
+  ['a phone, by thumb', PHONE],
+  ['a wide screen, by keyboard', WIDE],
+] as const)
+  test(`boards as they are: a knot, a short board and a piece cut wrong are planned around, and all is kept: ${what}`, async () => {
+    const { page, context, complaints } = await visit(at.browser, size);
+    page.setDefaultTimeout(45_000);
+    const { press, write } = size === PHONE ? thumb(page) : keyboard(page);
+    const button = (name: string) => page.getByRole('button', { name, exact: true });
+    await page.goto(`${at.site.address}/project/record-shelf/buy`);
+    await page.getByText('proved cheapest').first().waitFor();
+    const open = page.getByRole('checkbox', { name: /: bought$/, checked: false });
+    for (let left = await open.count(); left > 0; left--) {
+      await press(open.first());
+      await expect(open).toHaveCount(left - 1);
+    }
+    await page.getByRole('link', { name: 'Saw', exact: true }).click();
+    const board = page.getByRole('region', { name: 'At the saw' });
+    await board.getByText(/^Cut 1 of/).waitFor();
+    // Shorter than it was sold, and with a knot that no part may hold.
+    await press(button('Measure this board'));
+    const form = page.getByRole('form', { name: 'The board as it is' });
+    const field = (name: string) => form.getByRole('textbox', { name, exact: true });
+    await write(field('It measures'), '119 1/2');
+    await write(field('From'), '32');
+    await write(field('To'), '30');
+    await press(button('Mark this stretch'));
+    await form.getByText('A stretch ends after it begins: measure both from the left end.').waitFor();
+    await write(field('To'), '32 1/2');
+    await write(field('From'), '30');
+    await press(button('Mark this stretch'));
+    await form.getByText('Knot, 30" to 32 1/2"').waitFor();
+    await press(button('Plan with this board'));
+    await page.getByText(/^Planned anew: \d+ boards? (is|are) cut otherwise now/).waitFor();
+    await page.getByText(/^Of the board that measures 119 1\/2", its stretch from/).waitFor();
+    await page.getByText(/^The boards that are there are not enough\. Still to buy: 1 × 1x2x8/).waitFor();
+    // One piece comes out too short: it is made again, and what is left of it is of use.
+    await board.getByText(/^Cut 1 of 1$/).waitFor();
+    await press(button('Cut'));
+    await board.getByText('This one is sawn').waitFor();
+    const cut = page.getByRole('region', { name: 'The pile' }).getByText(/^1 of \d+$/);
+    await cut.waitFor();
+    await press(button('A piece was cut wrong'));
+    await write(page.getByRole('textbox', { name: 'Too short by', exact: true }), '1/4');
+    await press(button('Plan it anew'));
+    await cut.waitFor({ state: 'detached' });
+    await board.getByText('This one is sawn').waitFor();
+    await page.reload();
+    await page.getByText(/^1 of \d+ sawn$/).waitFor();
+    await page.getByText('Still to buy:', { exact: false }).waitFor();
+    await page.goto(at.site.address);
+    await page.getByText(/1 board begun at the saw/).waitFor();
+    expect(complaints).toEqual([]);
+    await context.close();
+  });

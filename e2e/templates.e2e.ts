@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { PHONE, visitNew, WIDE } from '../harness/browser';
+import { HELPERS, TEMPLATES } from '../src/core/takeoff';
 import { keyboard, thumb } from './hands';
 import { atSite } from './steps';
 
@@ -23,8 +24,8 @@ for (const [what, size] of [
       .getByRole('dialog')
       .getByRole('button')
       .filter({ has: page.locator('svg polygon') });
-    // Eleven whole things and ten parts of things, each with its picture.
-    await expect(kinds).toHaveCount(21);
+    // Whole things and parts of things, each with its picture.
+    await expect(kinds).toHaveCount(TEMPLATES.length + HELPERS.length);
     await hands.press(button('Trellis'));
     const sheet = page.getByRole('dialog');
     await hands.write(sheet.getByLabel('Width', { exact: true }), 'wide');

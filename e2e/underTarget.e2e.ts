@@ -25,6 +25,16 @@ for (const [name, size, handsOf] of [
     const list = page.getByRole('list', { name: 'Ways under the target' });
     await page.getByText(/^Each is planned and checked as a whole/).waitFor();
     expect(await list.getByRole('listitem').count()).toBeLessThanOrEqual(5);
+    // What alone breaks the target is named, with just what putting it off would leave in the pocket.
+    const region = page.getByRole('region', { name: 'How to get under the target' });
+    const putOff = page.getByRole('list', { name: 'Put off for another time' }).getByRole('listitem');
+    for (const words of await putOff.allInnerTexts()) {
+      const [, group = '', amount = ''] = /^(.+) another time\s+[-−]?\$[-−]?([\d.]+)/.exec(words) ?? [];
+      expect([words, group]).not.toEqual([words, '']);
+      await expect(region.getByText(`${group} alone breaks the target: $${amount} of it.`)).toHaveCount(
+        cents(amount) >= 3000 ? 1 : 0,
+      );
+    }
     const best = list.getByRole('listitem').first();
     const sum = cents(await best.getByText(/^\$[\d.]+$/).innerText());
     expect(sum).toBeLessThanOrEqual(before - 3000);

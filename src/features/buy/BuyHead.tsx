@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
-import { explainToBuy, explainVerdict } from '@/core/budget';
+import { explainToBuy, explainVerdict, freeShipping } from '@/core/budget';
 import { planCost, shownPlan, type Plan } from '@/core/plan';
 import { formatMoney } from '@/core/units';
 import { useByHand, useForAWhile, type PlannedProject } from '@/hooks';
@@ -60,6 +60,11 @@ export const BuyHead = ({
           </Button>
         ) : null}
         <ByHand open={open} />
+        {freeShipping(open.request.input, plan).map(({ store, more, fee }) => (
+          <Text key={store} size="small" tone="soft">
+            {`${formatMoney(more, project.currency)} more of goods at ${store}, by its tags, and its shipping of ${formatMoney(fee, project.currency)} is free.`}
+          </Text>
+        ))}
         <OverTarget open={open} />
       </View>
       {explained === null ? null : (

@@ -1,6 +1,6 @@
 import { formatMoney } from '@/core/units';
 import { proofTerms, shownPlan, type Plan } from '@/core/plan';
-import { things } from '@/forms';
+import { things } from '@/forms/words';
 
 /** The verdict on a plan, as it is stamped. */
 export const verdictOf = (plan: Plan): string =>

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { TouchableRipple } from 'react-native-paper';
-import { wantWords } from '@/core/compare';
+import { wantWords, type Outcome } from '@/core/compare';
 import { formatMoney } from '@/core/units';
 import type { Book, Project } from '@/core/project';
 import { Button, Icon, Row, StatusBadge, useColors, Text } from '@/ui';
 import { problemOf, type Column } from './columns';
-import { ROWS } from './rows';
+import { rowsOf } from './rows';
 import { RowValue } from './RowValue';
 import { TotalOf } from './TotalOf';
 
@@ -129,12 +129,24 @@ export const Against = ({ column, chosen, project }: Pick<CardProps, 'column' | 
     <View style={styles.against}>
       {difference !== 0 ? (
         <Text size="small" tone={difference < 0 ? 'good' : 'ink'} style={styles.medium}>
-          {said(difference)} {difference < 0 ? 'cheaper' : 'dearer'}
+          {said(difference)} {againstWords(difference, outcome, chosen?.outcome ?? null)}
         </Text>
       ) : null}
       {over > 0 ? <Warning text={`${said(over)} over target`} isBad /> : null}
     </View>
   );
+};
+
+/** `cheaper`, `dearer`; where more or less is built than in the choice, neither: `less, Lid is not built yet`. */
+const againstWords = (difference: number, { notYet }: Outcome, chosen: Outcome | null): string => {
+  const missing = notYet.filter((name) => !chosen?.notYet.includes(name));
+  const added = (chosen?.notYet ?? []).filter((name) => !notYet.includes(name));
+  if (missing.length + added.length === 0) return difference < 0 ? 'cheaper' : 'dearer';
+  const words = [
+    ...(missing.length > 0 ? [`without ${missing.join(' and ')}`] : []),
+    ...(added.length > 0 ? [`with ${added.join(' and ')}`] : []),
+  ];
+  return `${difference < 0 ? 'less' : 'more'}, ${words.join(', ')}`;
 };
 
 /** What it is made of and where, that is not fit, or wants something. */
@@ -169,7 +181,10 @@ export const EvenWords = ({ column: { breakEven }, project }: { column: Column; 
 
 const briefWords = ({ outcome }: Column, project: Project): string[] => {
   if (!outcome) return [];
-  const row = (key: string) => ROWS.find((candidate) => candidate.key === key)?.text(outcome, project) ?? '';
+  const row = (key: string) =>
+    rowsOf(project)
+      .find((candidate) => candidate.key === key)
+      ?.text(outcome, project) ?? '';
   return [
     row('life'),
     ...(outcome.finish > 0
@@ -206,14 +221,14 @@ const Opened = ({
   return (
     <View style={[styles.opened, { backgroundColor: colors.card, borderColor: colors.hairline }]}>
       {outcome
-        ? ROWS.map((row) => (
+        ? rowsOf(column.made).map((row) => (
             <View key={row.key} style={styles.row}>
               <Text size="small" tone="soft" style={styles.label}>
                 {row.label}
               </Text>
               <View style={styles.value}>
                 {row.key === 'till' ? (
-                  <TotalOf column={column} book={book}>
+                  <TotalOf column={column} book={book} align="right">
                     <RowValue row={row} column={column} outcome={outcome} chosen={chosen} align="right" />
                   </TotalOf>
                 ) : (

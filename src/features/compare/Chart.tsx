@@ -3,7 +3,7 @@ import { targetOf } from '@/core/budget';
 import type { OpenProject } from '@/hooks';
 import { Bars } from '@/ui';
 import { barsOf, type Column } from './columns';
-import { useWoodColors } from './woodColors';
+import { useWoodColors, useWoodLegend } from './woodColors';
 
 const NONE: Column[] = [];
 
@@ -17,7 +17,8 @@ export const Chart = ({
 }) => {
   // After the words, which say more.
   const columns = useDeferredValue(all, NONE);
-  const { colorOf, legend } = useWoodColors(columns, book.materials);
+  const colorOf = useWoodColors(book.materials);
+  const legend = useWoodLegend(columns, book.materials);
   const bars = columns.map((column) => ({
     letter: column.letter,
     name: column.name,

@@ -4,7 +4,7 @@ import type { OwnMaterials } from '@/core/lumber';
 import { formatMoney } from '@/core/units';
 import { Legend, Text, useColors } from '@/ui';
 import { barsOf, type Column } from './columns';
-import { useWoodColors } from './woodColors';
+import { useWoodColors, useWoodLegend } from './woodColors';
 
 /** The height of the highest bar, or of the target, in pixels. */
 const HEIGHT = 120;
@@ -28,7 +28,7 @@ export const ColumnBars = ({
   own: OwnMaterials | undefined;
 }) => {
   const colors = useColors();
-  const { colorOf } = useWoodColors(columns, own);
+  const colorOf = useWoodColors(own);
   const most = Math.max(1, target ?? 0, ...columns.map(({ outcome }) => outcome?.atTill ?? 0));
   const high = (sum: number) => Math.round((sum / most) * HEIGHT);
   return (
@@ -69,7 +69,7 @@ export const BarsLegend = ({
   own,
 }: Pick<ComponentProps<typeof ColumnBars>, 'columns' | 'currency' | 'target' | 'own'>) => (
   <View style={styles.legend}>
-    <Legend entries={useWoodColors(columns, own).legend} target={target} currency={currency} />
+    <Legend entries={useWoodLegend(columns, own)} target={target} currency={currency} />
   </View>
 );
 

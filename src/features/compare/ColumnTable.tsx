@@ -5,7 +5,7 @@ import { Button, IconAction, StatusBadge, useColors, Text } from '@/ui';
 import { Against, EvenWords, FitWords } from './Cards';
 import { BarsLegend, ColumnBars } from './ColumnBars';
 import { problemOf, type Column } from './columns';
-import { ROWS } from './rows';
+import { rowsOf } from './rows';
 import { RowValue } from './RowValue';
 import { TotalOf } from './TotalOf';
 
@@ -76,7 +76,7 @@ export const ColumnTable = ({ columns, project, book, onChoose, onRemove }: Prop
               </View>
             ))}
           </View>
-          {ROWS.map((row) => (
+          {rowsOf(project).map((row) => (
             <View
               key={row.key}
               role="row"

@@ -1,15 +1,16 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState, type ComponentProps } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
 import { usualProposals, type Saving } from '@/core/compare';
 import { groupBy } from '@/core/groupBy';
-import { type PlanProblem } from '@/core/plan';
-import { chosenOption, type Alternative } from '@/core/project';
+import { shownPlan, type PlanProblem } from '@/core/plan';
+import { hasParts, perWords, type Alternative } from '@/core/project';
 import {
   MAX_NAME,
   newId,
   notify,
   takeWay,
+  useOpened,
   usePlanned,
   useProject,
   useProposals,
@@ -18,7 +19,7 @@ import {
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
-import { Button, Columns, SegmentedButtons, useIsWide, Text } from '@/ui';
+import { Button, Columns, SegmentedButtons, Select, useIsWide, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
 import { AddColumn } from './AddColumn';
 import { BuildOrBuy } from './BuildOrBuy';
@@ -26,6 +27,8 @@ import { Cards } from './Cards';
 import { Chart } from './Chart';
 import { useColumns, type Column } from './columns';
 import { ColumnTable } from './ColumnTable';
+import { FILTERS, filtered, type Filter } from './filters';
+import { PerForm } from './PerForm';
 import { SaveView } from './SaveView';
 
 /** Other ways to do a project side by side against the target, ways to save, and building against buying. */
@@ -57,12 +60,14 @@ const MAX_ALTERNATIVES = 11;
 const PROPOSED = 5;
 
 const Compare = ({ open }: { open: PlannedProject }) => {
-  const { project, book, dispatch, plan, doing, isStale, request } = open;
+  const { project, book, dispatch, plan, money, doing, isStale, request } = open;
   const isWide = useIsWide();
   const [asked, setShown] = useView(VIEWS, 'ways');
   // The tab answers at once, and what it opens follows.
   const shown = useDeferredValue<ViewName | null>(asked, null);
-  const [isAdding, setIsAdding] = useState(false);
+  const [opened, setOpened] = useOpened();
+  const isAdding = opened === 'add';
+  const setIsAdding = (isOpen: boolean) => setOpened(isOpen ? 'add' : '');
   const proposals = useProposals(request, plan);
   const alternatives = useMemo((): Alternative[] => {
     if (!project.alternatives) return usualProposals(proposals ?? [], PROPOSED).map(asAlternative);
@@ -98,7 +103,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     setShown('ways');
   };
 
-  if (project.groups.every((group) => (chosenOption(group)?.parts ?? []).length === 0))
+  if (!project.groups.some(hasParts))
     return (
       <Columns>
         <Text style={styles.pad}>Nothing to compare yet. Add parts first.</Text>
@@ -117,6 +122,8 @@ const Compare = ({ open }: { open: PlannedProject }) => {
       onReset={project.alternatives ? () => dispatch({ type: 'resetAlternatives' }) : null}
       onClose={() => setIsAdding(false)}
     />
+  ) : opened === 'per' ? (
+    <PerForm open={open} total={money.total} isWhole={money.complete} onClose={() => setOpened('')} />
   ) : null;
   const shared = {
     columns: columns.filter(({ sameAs }) => !sameAs),
@@ -130,37 +137,83 @@ const Compare = ({ open }: { open: PlannedProject }) => {
     <Columns detail={detail} width={isWide && shown === 'ways' ? 'all' : 'reading'}>
       <SegmentedButtons label="What is compared" value={asked} onChange={setShown} options={VIEWS} />
       {shown === 'ways' ? (
-        <>
-          <View style={styles.head}>
-            <Text size="small" tone="soft" style={styles.grow}>
-              {`${wholeWords(project.builds)}, at the till: each way is a plan of its own.`}
-            </Text>
-            <Button mode="outlined" icon="add" onPress={() => setIsAdding(true)} disabled={!proposals}>
-              Add a way
-            </Button>
-          </View>
-          <UnpricedFold open={open} plan={plan} />
-          <Lacking problems={plan.problems} />
-          {isWide ? (
-            <ColumnTable {...shared} />
-          ) : (
-            <>
-              <Chart columns={shared.columns} open={open} />
-              <Cards {...shared} />
-            </>
-          )}
-          <Twins columns={columns} />
-          <Text size="small" tone="soft" style={styles.pad}>
-            How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book
-            for where each is from, and to say otherwise.
-          </Text>
-        </>
+        <SideBySide
+          open={open}
+          columns={columns}
+          shared={shared}
+          onOpen={setOpened}
+          canAdd={proposals !== null}
+        />
       ) : shown === 'save' ? (
         <SaveView open={open} base={base} ways={ways} onTry={tryIt} />
       ) : shown === 'buy' ? (
         <BuildOrBuy open={open} outcome={latest.find(({ isChosen }) => isChosen)?.outcome ?? null} />
       ) : null}
     </Columns>
+  );
+};
+
+/** The ways of a project, bars and figures beside each other, with what can be added. */
+const SideBySide = ({
+  open,
+  columns,
+  shared,
+  onOpen,
+  canAdd,
+}: {
+  open: PlannedProject;
+  columns: Column[];
+  shared: ComponentProps<typeof Cards>;
+  onOpen: (what: 'per' | 'add') => void;
+  canAdd: boolean;
+}) => {
+  const { project, plan, money } = open;
+  const isWide = useIsWide();
+  const [filter, setFilter] = useState<Filter>('all');
+  const kept = filtered(shared.columns, filter);
+  // Then a sum of nothing would stand for the whole.
+  const isEmpty = !money.complete && money.total === 0 && (shownPlan(plan)?.layouts ?? []).length === 0;
+  return (
+    <>
+      <View style={styles.head}>
+        <Text size="small" tone="soft" style={styles.grow}>
+          {`${wholeWords(project.builds)}, at the till${money.complete ? '' : ', without what has no price yet'}: each way is a plan of its own.`}
+        </Text>
+        {shared.columns.length > 2 && !isEmpty ? (
+          <>
+            <Text size="small" tone="soft" role="status">
+              {kept.length < shared.columns.length ? `${kept.length} of ${shared.columns.length} ways` : ''}
+            </Text>
+            <Select label="Show" usual="all" value={filter} options={FILTERS} onChange={setFilter} />
+          </>
+        ) : null}
+        <Button mode="outlined" onPress={() => onOpen('per')}>
+          {project.per ? `Per ${perWords(project.per, project.unit)}` : 'Divide the cost'}
+        </Button>
+        <Button mode="outlined" icon="add" onPress={() => onOpen('add')} disabled={!canAdd}>
+          Add a way
+        </Button>
+      </View>
+      <UnpricedFold open={open} plan={plan} />
+      <Lacking problems={plan.problems} />
+      {isEmpty ? (
+        <Text style={styles.pad}>
+          Nothing has a price yet. With the first prices, ways to do it stand here side by side.
+        </Text>
+      ) : isWide ? (
+        <ColumnTable {...shared} columns={kept} />
+      ) : (
+        <>
+          <Chart columns={kept} open={open} />
+          <Cards {...shared} columns={kept} />
+        </>
+      )}
+      <Twins columns={columns} />
+      <Text size="small" tone="soft" style={styles.pad}>
+        How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book for
+        where each is from, and to say otherwise.
+      </Text>
+    </>
   );
 };
 
@@ -215,5 +268,5 @@ const styles = StyleSheet.create({
     paddingHorizontal: 16,
     paddingBottom: 4,
   },
-  grow: { flex: 1 },
+  grow: { flexGrow: 1, flexBasis: 240 },
 });

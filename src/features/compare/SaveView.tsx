@@ -1,5 +1,6 @@
 import type { Combination, Saving } from '@/core/compare';
 import { shownPlan, type Plan } from '@/core/plan';
+import type { Project } from '@/core/project';
 import { formatMoney } from '@/core/units';
 import { takeWay, useUnderTarget, type PlannedProject, type WaysView } from '@/hooks';
 import { UnderTarget } from './UnderTarget';
@@ -23,7 +24,13 @@ export const SaveView = ({ open, base, ways, onTry }: Props) => {
   return (
     <>
       {over > 0 ? (
-        <UnderTarget {...underTarget} over={over} currency={project.currency} onTake={take} />
+        <UnderTarget
+          {...underTarget}
+          over={over}
+          alone={breakersOf(project, ways.ways, over)}
+          currency={project.currency}
+          onTake={take}
+        />
       ) : null}
       <Ways
         view={ways}
@@ -35,3 +42,14 @@ export const SaveView = ({ open, base, ways, onTry }: Props) => {
     </>
   );
 };
+
+/** The groups without which the project would be within its target, each with what it comes to. */
+const breakersOf = (project: Project, ways: Saving[], over: number): { name: string; sum: number }[] =>
+  ways.flatMap(({ kind, saves, changes }) => {
+    const [change] = changes;
+    const group =
+      kind === 'later' && change?.type === 'editGroup'
+        ? project.groups.find(({ id }) => id === change.groupId)
+        : undefined;
+    return group && saves >= over ? [{ name: group.name, sum: saves }] : [];
+  });

@@ -9,16 +9,18 @@ import type { Column } from './columns';
 export const TotalOf = ({
   column: { name, made, plan },
   book,
+  align = 'left',
   children,
 }: {
   column: Column;
   book: Book;
+  align?: 'left' | 'right';
   children: ReactNode;
 }) => {
   const [isOpen, setOpen] = useState(false);
   return (
     <>
-      <Figure label={`${name}: where its sum comes from`} onPress={() => setOpen(true)}>
+      <Figure label={`${name}: where its sum comes from`} onPress={() => setOpen(true)} align={align}>
         {children}
       </Figure>
       {isOpen ? (

@@ -9,12 +9,14 @@ interface Props {
   isLooking: boolean;
   /** How far the project is over its target. */
   over: number;
+  /** Groups each of which alone breaks the target, with what it comes to. */
+  alone: { name: string; sum: number }[];
   currency: string;
   onTake: (combination: Combination, name: string) => void;
 }
 
 /** How the target can be reached: ways to save taken together, the one that gives up least first. */
-export const UnderTarget = ({ found, isLooking, over, currency, onTake }: Props) => {
+export const UnderTarget = ({ found, isLooking, over, alone, currency, onTake }: Props) => {
   const money = (sum: number) => formatMoney(sum, currency);
   const reached = found?.reached ?? [];
   const nearest = found?.nearest ?? null;
@@ -27,6 +29,11 @@ export const UnderTarget = ({ found, isLooking, over, currency, onTake }: Props)
           {stateWords(found, isLooking)}
         </Text>
       </View>
+      {alone.map(({ name, sum }) => (
+        <Text key={name} size="small" tone="soft" style={styles.alone}>
+          {`${name} alone breaks the target: ${money(sum)} of it.`}
+        </Text>
+      ))}
       <View role="list" aria-label="Ways under the target">
         {reached.map((one) => (
           <Together key={one.id} one={one} money={money} onTake={onTake} />
@@ -98,6 +105,7 @@ const Together = ({
 const styles = StyleSheet.create({
   state: { flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: 16, paddingVertical: 8 },
   grow: { flex: 1 },
+  alone: { paddingHorizontal: 16, paddingBottom: 8 },
   row: { paddingHorizontal: 16, paddingVertical: 12, gap: 2 },
   head: { flexDirection: 'row', gap: 12, alignItems: 'baseline' },
   buttons: { flexDirection: 'row', gap: 8, marginTop: 6 },

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
+import { boughtIn, outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
 import { isSameLack, shownPlan, type Plan } from '@/core/plan';
 import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
 import { useAlternatives, useBreakEvens, type PlannedProject } from '@/hooks';
@@ -86,10 +86,8 @@ const withTwins = (columns: Column[]): Column[] => {
 
 /** What a column buys, of what it makes the parts and what it costs; null while it is not known. */
 const signatureOf = ({ outcome, plan }: Column): string | null => {
-  const shown = shownPlan(plan);
-  if (!outcome || !shown) return null;
-  const buys = shown.buys.map(({ offerKey, qty }) => `${offerKey} ${qty}`).sort();
-  return JSON.stringify([outcome.atTill, outcome.fit.verdict, outcome.life, buys]);
+  if (!outcome || !plan || !shownPlan(plan)) return null;
+  return JSON.stringify([outcome.atTill, outcome.fit.verdict, outcome.life, boughtIn(plan)]);
 };
 
 const outcomes = new WeakMap<Plan, { made: Project; outcome: Outcome | null }>();

@@ -1,6 +1,6 @@
 import { MAY_BE_PLAIN, type Outcome } from '@/core/compare';
 import { formatLength, formatMoney, formatWeight } from '@/core/units';
-import type { Project } from '@/core/project';
+import { perWords, type Project } from '@/core/project';
 import { rankOf, VERDICT_WORDS } from '@/core/lumber';
 
 /** One row of a comparison: what it is, what an outcome has of it, and a number to hold against the choice's. */
@@ -18,7 +18,7 @@ const money = (sum: (outcome: Outcome) => number): Pick<CompareRow, 'text' | 'co
 });
 
 /** The rows that matter, in the order in which they are asked. */
-export const ROWS: CompareRow[] = [
+const ROWS: CompareRow[] = [
   { key: 'till', label: 'At the till', ...money(({ atTill }) => atTill) },
   { key: 'piece', label: 'In the piece', ...money(({ inPiece }) => inPiece) },
   {
@@ -60,6 +60,12 @@ export const ROWS: CompareRow[] = [
         ...(wants.includes('coated steel') ? [MAY_BE_PLAIN] : []),
       ].join(', '),
     cost: ({ hardware }) => hardware,
+  },
+  {
+    key: 'later',
+    label: 'Not built yet',
+    text: ({ notYet }) => notYet.join(', ') || 'nothing',
+    cost: ({ notYet }) => notYet.length,
   },
   { key: 'trips', label: 'Trips and shipping', ...money(({ trips }) => trips) },
   {
@@ -108,6 +114,19 @@ export const ROWS: CompareRow[] = [
     cost: null,
   },
 ];
+
+/** The rows of a project, with what one of what its cost is divided by comes to. */
+export const rowsOf = ({ per, unit }: Pick<Project, 'per' | 'unit'>): CompareRow[] => {
+  const [till, ...rest] = ROWS;
+  if (!per || !till) return ROWS;
+  const each: CompareRow = {
+    key: 'per',
+    label: `Per ${perWords(per, unit)}`,
+    text: ({ perUnit }, { currency }) => (perUnit === null ? 'not known' : formatMoney(perUnit, currency)),
+    cost: ({ perUnit }) => perUnit ?? 0,
+  };
+  return [till, each, ...rest];
+};
 
 /** How a row stands against the choice's: better, worse, or the same for what matters. */
 export const standing = (

@@ -2,19 +2,22 @@ import { familyName, familyOf, materialOf, woodTone, type OwnMaterials, type Woo
 import { useColors } from '@/ui';
 import { barsOf, type Column } from './columns';
 
-/** The colours of what ways are made of, and what each stands for. `own`: what the user says of materials. */
-export const useWoodColors = (
-  columns: Column[],
-  own?: OwnMaterials,
-): { colorOf: (material: string | null) => string; legend: { color: string; word: string }[] } => {
+/** The colour of a material in the bars of ways, null being all that is no wood. `own`: what the user says of materials. */
+export const useWoodColors = (own: OwnMaterials | undefined): ((material: string | null) => string) => {
   const colors = useColors();
-  return {
-    colorOf: (material) => (material === null ? colors.faint : colors.wood[woodTone(material, own)]),
-    legend: [
-      ...tonesOf(columns, own).map(({ tone, word }) => ({ color: colors.wood[tone], word })),
-      { color: colors.faint, word: 'hardware, finish, trips' },
-    ],
-  };
+  return (material) => (material === null ? colors.faint : colors.wood[woodTone(material, own)]);
+};
+
+/** What each colour in the bars of ways stands for. */
+export const useWoodLegend = (
+  columns: Column[],
+  own: OwnMaterials | undefined,
+): { color: string; word: string }[] => {
+  const colors = useColors();
+  return [
+    ...tonesOf(columns, own).map(({ tone, word }) => ({ color: colors.wood[tone], word })),
+    { color: colors.faint, word: 'hardware, finish, trips' },
+  ];
 };
 
 /** The tones of the bars, each once, with the kinds of wood it stands for. */

@@ -137,7 +137,7 @@ const ProjectCard = ({ project: newest }: { project: Project }) => {
             </Text>
           </View>
           <Text size="small" tone="soft" numberOfLines={2}>
-            {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of wood${project.note ? ` · ${project.note}` : ''}`}
+            {`${project.builds > 1 ? `${project.builds} of it · ` : ''}${pieces} ${pieces === 1 ? 'piece' : 'pieces'} of wood${begunWords(project)}${project.note ? ` · ${project.note}` : ''}`}
           </Text>
           <View style={styles.strip}>
             {money ? (
@@ -157,6 +157,12 @@ const ProjectCard = ({ project: newest }: { project: Project }) => {
     </View>
   );
 };
+
+/** How far the saw has come; blank: nothing is sawn. */
+const begunWords = ({ sawnBoards = [] }: Project): string =>
+  sawnBoards.length === 0
+    ? ''
+    : ` · ${sawnBoards.length} ${sawnBoards.length === 1 ? 'board' : 'boards'} begun at the saw`;
 
 const DamagedRecord = ({ record }: { record: Damaged }) => (
   <View style={styles.empty}>

@@ -4,8 +4,8 @@ import type { Project } from '@/core/project';
 import { drawingsToSaw, setupsOf, type SawBoard, type SawDrawing, type SetupUse } from '@/core/sawing';
 import type { LengthUnit } from '@/core/units';
 import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
-import { printPage } from '@/platform/page';
-import { Button, Row, SectionHeader, Text, useColors } from '@/ui';
+import { Row, SectionHeader, Text, useColors } from '@/ui';
+import { PrintHead } from './PrintHead';
 import { cutWords, setupWordsOf, stockWords } from './words';
 
 interface Props {
@@ -21,17 +21,10 @@ export const CutSheet = ({ boards, project, own, letters }: Props) => {
   const longest = Math.max(...drawings.map(({ layout }) => layout.length));
   return (
     <View role="region" aria-label="Cut sheet">
-      <View style={styles.head}>
-        <View style={styles.grow}>
-          <Text size="title">{project.name}</Text>
-          <Text size="small" tone="soft">
-            {`${boards.length} ${boards.length === 1 ? 'board or sheet' : 'boards and sheets'} · kerf ${project.settings.kerf.text}`}
-          </Text>
-        </View>
-        <Button mode="outlined" onPress={printPage}>
-          Print
-        </Button>
-      </View>
+      <PrintHead
+        title={project.name}
+        note={`${boards.length} ${boards.length === 1 ? 'board or sheet' : 'boards and sheets'} · kerf ${project.settings.kerf.text}`}
+      />
       <Settings uses={setupsOf(drawings)} unit={project.unit} />
       <View role="list">
         {drawings.map((drawing) => (
@@ -114,7 +107,6 @@ const Box = () => <View testID="box" aria-hidden style={[styles.box, { borderCol
 const MOST_BOXES = 60;
 
 const styles = StyleSheet.create({
-  head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 16, flexWrap: 'wrap' },
   over: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingTop: 16, flexWrap: 'wrap' },
   grow: { flex: 1, minWidth: 160 },
   row: { flexDirection: 'row', alignItems: 'center', gap: 12, paddingHorizontal: 16, paddingVertical: 6 },

@@ -1,13 +1,14 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { describeEnds } from '@/core/lumber';
+import { facesText } from '@/core/plan';
 import type { Project } from '@/core/project';
 import { labelsOf, type PieceLabel } from '@/core/sawing';
-import { formatLength, type LengthUnit } from '@/core/units';
-import { printPage } from '@/platform/page';
-import { Button, Choice, Text, useColors } from '@/ui';
+import type { LengthUnit } from '@/core/units';
+import { Choice, Text, useColors } from '@/ui';
+import { PrintHead } from './PrintHead';
 
-/** Sizes in which sheets of labels are sold, in millimetres: so many on a page. From memory. */
+/** Sizes in which sheets of labels are sold, in millimetres. From memory. */
 const SIZES = {
   small: { width: 38, height: 21 },
   middle: { width: 70, height: 37 },
@@ -31,17 +32,11 @@ export const Labels = ({ project }: { project: Project }) => {
   const labels = useDeferredValue(all, NONE);
   return (
     <View role="region" aria-label="Labels">
-      <View style={styles.head} testID="not-printed">
-        <View style={styles.title}>
-          <Text size="title">{project.name}</Text>
-          <Text size="small" tone="soft">
-            {`${all.length} ${all.length === 1 ? 'piece' : 'pieces'}: print them, or pencil the mark and the name on each`}
-          </Text>
-        </View>
-        <Button mode="outlined" onPress={printPage}>
-          Print
-        </Button>
-      </View>
+      <PrintHead
+        title={project.name}
+        note={`${all.length} ${all.length === 1 ? 'piece' : 'pieces'}: print them, or pencil the mark and the name on each`}
+        testID="not-printed"
+      />
       <View style={styles.sizes} testID="not-printed">
         <Choice label="Size of a label" value={size} options={OPTIONS} onChange={setSize} />
       </View>
@@ -81,7 +76,7 @@ const OneLabel = ({ label, size, unit }: { label: PieceLabel; size: Size; unit: 
           {name}
         </Text>
       </View>
-      <Text size="small">{sizeWords(label, unit)}</Text>
+      <Text size="small">{facesText(label, label.length, label.width, unit)}</Text>
       {size === 'small' ? null : (
         <Text size="small" tone="soft" numberOfLines={1}>
           {group}
@@ -92,19 +87,12 @@ const OneLabel = ({ label, size, unit }: { label: PieceLabel; size: Size; unit: 
   );
 };
 
-const sizeWords = ({ kind, length, width }: PieceLabel, unit: LengthUnit): string =>
-  kind === 'sheet'
-    ? `${formatLength(length, unit)} x ${formatLength(width, unit)}`
-    : formatLength(length, unit);
-
 /** Pixels of a millimetre, as browsers print them. */
 const MM = 96 / 25.4;
 /** By so many pixels each is smaller, so that a row and a page hold as many as they should. */
 const HAIR = 0.5;
 
 const styles = StyleSheet.create({
-  head: { flexDirection: 'row', alignItems: 'center', gap: 12, padding: 16, flexWrap: 'wrap' },
-  title: { flex: 1, minWidth: 160 },
   grow: { flex: 1, minWidth: 0 },
   sizes: { paddingHorizontal: 16, paddingBottom: 12 },
   labels: { flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16 },

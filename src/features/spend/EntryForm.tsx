@@ -1,28 +1,9 @@
-import { recordPurchase, hardwareItem } from '@/core/budget';
+import { recordPurchase } from '@/core/budget';
 import type { Plan } from '@/core/plan';
-import { tagName, type Purchase, type PurchaseLine } from '@/core/project';
-import { newId, notify, today, type OpenProject } from '@/hooks';
+import { tagName } from '@/core/project';
+import { notify, today, type OpenProject } from '@/hooks';
 import { PurchaseForm, type PurchaseAt } from '@/forms';
 import { LineMore } from './LineMore';
-
-/** A purchase that nothing is known of yet. */
-export const blankPurchase = (date: string): Purchase => ({
-  id: newId(),
-  date,
-  storeId: '',
-  store: '',
-  note: '',
-  lines: [blankLine()],
-});
-
-const blankLine = (): PurchaseLine => ({
-  item: hardwareItem(''),
-  pack: 1,
-  quantity: 1,
-  price: 0,
-  tax: 0,
-  category: 'other',
-});
 
 /** A line of the ledger: written, mended, split, taken back, deleted. */
 export const EntryForm = ({
@@ -36,7 +17,7 @@ export const EntryForm = ({
   plan: Plan | null;
   at: PurchaseAt;
   /** Another line of a receipt is to be written. */
-  onAnother: (at: PurchaseAt) => void;
+  onAnother: () => void;
   onClose: () => void;
 }) => {
   const { project, book, dispatch, undo } = open;
@@ -58,22 +39,7 @@ export const EntryForm = ({
       project={project}
       stores={Object.values(book.stores).filter(({ currency }) => currency === project.currency)}
       at={at}
-      more={
-        at.isNew ? null : (
-          <LineMore
-            open={open}
-            at={at}
-            onAnother={() =>
-              onAnother({
-                purchase: { ...purchase, lines: [...purchase.lines, blankLine()] },
-                line: purchase.lines.length,
-                isNew: true,
-              })
-            }
-            onClose={onClose}
-          />
-        )
-      }
+      more={at.isNew ? null : <LineMore open={open} at={at} onAnother={onAnother} onClose={onClose} />}
       onSave={(purchase) => dispatch(recordPurchase(project, book, plan, purchase, today()))}
       onRemove={at.isNew ? undefined : { label: 'Delete', run: remove }}
       onClose={onClose}

@@ -1,15 +1,26 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { explainSpent, typedPriceLines, ledgerOf, type Entry, type ProjectMoney } from '@/core/budget';
+import { explainSpent, typedPriceLines, ledgerOf, type ProjectMoney } from '@/core/budget';
 import { formatDay, formatMoney } from '@/core/units';
-import { usePlanned, useProject, useToday, useView, type OpenProject, type PlannedProject } from '@/hooks';
+import {
+  newId,
+  useOpened,
+  usePlanned,
+  useProject,
+  useToday,
+  useView,
+  type OpenProject,
+  type PlannedProject,
+} from '@/hooks';
 import { ImportDialog } from '@/imports';
 import { Button, Columns, Figure, SegmentedButtons, useIsWide, Text } from '@/ui';
-import { Explained, type PurchaseAt } from '@/forms';
+import { Explained } from '@/forms';
 import { Charts } from './Charts';
 import { CostsView } from './CostsView';
-import { blankPurchase, EntryForm } from './EntryForm';
+import { blankPurchase } from './blanks';
+import { EntryForm } from './EntryForm';
 import { Ledger } from './Ledger';
+import { openedIn, purchaseAt, writeOpened } from './opened';
 import { Reasons } from './Reasons';
 import { TargetForm } from './TargetForm';
 
@@ -31,38 +42,37 @@ const VIEWS = [
   { value: 'costs', label: 'Costs' },
 ] as const;
 
-type Detailed = { kind: 'entry'; at: PurchaseAt } | { kind: 'target' } | { kind: 'import' } | null;
-
 const Spend = ({ open }: { open: PlannedProject }) => {
   const { project, book, plan, money } = open;
   const day = useToday();
   const isWide = useIsWide();
   const [view, setView] = useView(VIEWS, 'ledger');
-  const [detailed, setDetailed] = useState<Detailed>(null);
+  const [inAddress, setInAddress] = useOpened();
+  const [isImporting, setImporting] = useState(false);
   const [isExplained, setExplained] = useState(false);
   const entries = useMemo(() => ledgerOf(project), [project]);
   const beside = useMemo(() => typedPriceLines(project, book), [project, book]);
   const said = (sum: number) => formatMoney(sum, project.currency);
-  const close = () => setDetailed(null);
-  const choose = ({ purchaseId, line }: Entry) => {
-    const purchase = project.purchases.find(({ id }) => id === purchaseId);
-    if (purchase) setDetailed({ kind: 'entry', at: { purchase, line, isNew: false } });
+  const close = () => setInAddress('');
+  const [blank, setBlank] = useState(() => blankPurchase(newId(), day));
+  const record = () => {
+    setBlank(blankPurchase(newId(), day));
+    setInAddress(writeOpened({ kind: 'record' }));
   };
-  const record = () =>
-    setDetailed({ kind: 'entry', at: { purchase: blankPurchase(day), line: 0, isNew: true } });
-  const form =
-    detailed?.kind === 'entry' ? (
-      <EntryForm
-        key={`${detailed.at.purchase.id}-${detailed.at.line}`}
-        open={open}
-        plan={plan}
-        at={detailed.at}
-        onAnother={(at) => setDetailed({ kind: 'entry', at })}
-        onClose={close}
-      />
-    ) : detailed?.kind === 'target' ? (
-      <TargetForm open={open} money={money} onClose={close} />
-    ) : null;
+  const opened = openedIn(inAddress);
+  const at = purchaseAt(project, opened, blank);
+  const form = at ? (
+    <EntryForm
+      key={`${at.purchase.id}-${at.line}`}
+      open={open}
+      plan={plan}
+      at={at}
+      onAnother={() => setInAddress(writeOpened({ kind: 'more', purchaseId: at.purchase.id }))}
+      onClose={close}
+    />
+  ) : opened?.kind === 'target' ? (
+    <TargetForm open={open} money={money} onClose={close} />
+  ) : null;
   const charts = (
     <Charts
       project={project}
@@ -77,7 +87,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
   return (
     // The ledger has its charts beside it where there is room.
     <Columns detail={form} beside={isWide && view === 'ledger' ? charts : null}>
-      {detailed?.kind === 'import' ? <ImportDialog wanted="ledger" open={open} onClose={close} /> : null}
+      {isImporting ? <ImportDialog wanted="ledger" open={open} onClose={() => setImporting(false)} /> : null}
       <View style={styles.head}>
         <View style={styles.grow}>
           <Figure label="Where the sum spent comes from" onPress={() => setExplained(true)}>
@@ -92,7 +102,7 @@ const Spend = ({ open }: { open: PlannedProject }) => {
             </Text>
           ) : null}
         </View>
-        <Button mode="outlined" onPress={() => setDetailed({ kind: 'target' })}>
+        <Button mode="outlined" onPress={() => setInAddress(writeOpened({ kind: 'target' }))}>
           Target
         </Button>
       </View>
@@ -110,8 +120,8 @@ const Spend = ({ open }: { open: PlannedProject }) => {
           project={project}
           entries={entries}
           onRecord={record}
-          onImport={() => setDetailed({ kind: 'import' })}
-          onChoose={choose}
+          onImport={() => setImporting(true)}
+          onChoose={({ purchaseId, line }) => setInAddress(writeOpened({ kind: 'line', purchaseId, line }))}
         />
       ) : view === 'charts' ? (
         charts
