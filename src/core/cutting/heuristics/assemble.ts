@@ -93,7 +93,7 @@ export const paidAt = (
 /** The drawings of a plan with those of boards on which sawing has begun; what is cut on of these is no offcut any more. */
 const withSawn = (sawn: Layout[], layouts: Layout[]): Layout[] => {
   const used = new Map<string, number>();
-  for (const { source, count, length, width } of layouts)
+  for (const { source, count, length, width } of [...sawn, ...layouts])
     if ('owned' in source) {
       const key = `${source.owned}:${length}:${width}`;
       used.set(key, count + (used.get(key) ?? 0));
