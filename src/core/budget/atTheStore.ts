@@ -1,8 +1,7 @@
-import { fitsInCar, shownPlan, storeCutsOf, type Cut, type Layout, type Plan } from '../plan';
-import { nameKey } from '../lumber';
+import { fitsInCar, isCutFrom, shownPlan, storeCutsOf, type Cut, type Layout, type Plan } from '../plan';
 import { TICKS_PER_INCH, type Ticks } from '../units';
 import { cartOf } from './run';
-import type { Book, Item, Project } from '../project';
+import type { Book, Project } from '../project';
 
 /** What must be left of a board beyond its pieces for it to be measured afterwards: an eighth of an inch. */
 const TO_SPARE: Ticks = TICKS_PER_INCH / 8;
@@ -52,12 +51,6 @@ export const storeSawing = (
   });
   return [...planned, ...inCart];
 };
-
-const isCutFrom = ({ kind, section, length, material }: Layout, item: Item): boolean =>
-  kind === item.kind &&
-  section === item.section &&
-  length === item.length?.ticks &&
-  nameKey(material) === nameKey(item.material);
 
 const sawing = ({ kind, length, width, count }: Layout, item: string, cuts: Cut[]): StoreSawing => ({
   kind,

@@ -61,6 +61,25 @@ test('what is left: the offcut with its length, boards that were not cut, hooks 
   ]);
 });
 
+test('boards of another section that are as long and of the same wood are not taken for those that are cut', () => {
+  const twoSections = fromCsv({
+    parts: 'part,qty,section,length\nRail,2,2x4,90\nSlat,1,1x4,90',
+    prices: 'store,section,length,material,price\nYard,2x4,8ft,pine,4\nYard,1x4,8ft,pine,2',
+  });
+  const lines = Object.values(twoSections.book.prices).map((price) => lineOf(price, 1, 3));
+  const bought = {
+    ...project,
+    groups: twoSections.project.groups,
+    purchases: [{ ...project.purchases[0]!, lines }],
+  };
+  const left = leftoversOf(bought, twoSections.book, firstPlan(planInput(bought, twoSections.book)));
+  const whole = left.filter(({ item }) => item.length && formatLength(item.length.ticks, 'in') === '96"');
+  expect(Object.fromEntries(whole.map(({ item, quantity }) => [item.section, quantity]))).toEqual({
+    '2x4': 1,
+    '1x4': 2,
+  });
+});
+
 test('a ripped rest is a section of its own, which reads back as one', () => {
   const ripped = fromCsv({
     parts: 'part,qty,section,length\nBar,1,2x2,90',

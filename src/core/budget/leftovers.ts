@@ -1,6 +1,6 @@
 import { fromMm, toMinor, type Minor } from '../units';
 import { hardwareKey } from '../hardwareKey';
-import { offcutItem, shownPlan, usefulOffcuts, workLeft, type Layout, type Plan } from '../plan';
+import { isCutFrom, offcutItem, shownPlan, usefulOffcuts, workLeft, type Layout, type Plan } from '../plan';
 import {
   emptyBook,
   itemKey,
@@ -85,13 +85,7 @@ const uncut = (project: Project, layouts: Layout[]): Leftover[] =>
       })),
   ).flatMap(({ item, quantity, worth }) => {
     const cut = layouts
-      .filter(
-        ({ source, length, width, material }) =>
-          'owned' in source &&
-          length === item.length?.ticks &&
-          nameKey(material) === nameKey(item.material) &&
-          (item.width === null || width === item.width.ticks),
-      )
+      .filter((layout) => 'owned' in layout.source && isCutFrom(layout, item))
       .reduce((sum, { count }) => sum + count, 0);
     return quantity > cut ? [{ item, quantity: quantity - cut, worth }] : [];
   });

@@ -14,5 +14,5 @@ export type { Progress } from '../cutting/solver';
 export { isSameLack, shownBeside } from './lack';
 export { thing } from './problems';
 export { proofTerms } from './proof';
-export { faceOf, facesText, offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
+export { faceOf, facesText, isCutFrom, offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
 export { keepForBegun, rackClaims, rackUse, type RackClaim } from './rackClaims';

@@ -1,5 +1,5 @@
 import { formatLength, fromInches, writeLength, type LengthUnit, type Ticks } from '../units';
-import { actualSection, actualThickness, parseSection, parseThickness } from '../lumber';
+import { actualSection, actualThickness, nameKey, parseSection, parseThickness } from '../lumber';
 import type { Item, Measure } from '../project';
 import type { Layout, Offcut, Point } from '../cutting/model';
 
@@ -73,3 +73,20 @@ export const offcutItem = (
     : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
   return { kind, name: '', section: name, length: measure(length), width: null, material };
 };
+
+/** Whether a drawing is of such a thing: the same stuff, as long; a sheet as wide too. */
+export const isCutFrom = (
+  {
+    kind,
+    section,
+    material,
+    length,
+    width,
+  }: Pick<Layout, 'kind' | 'section' | 'material' | 'length' | 'width'>,
+  item: Item,
+): boolean =>
+  kind === item.kind &&
+  section === item.section &&
+  nameKey(material) === nameKey(item.material) &&
+  length === item.length?.ticks &&
+  (kind === 'board' || width === item.width?.ticks);

@@ -1,5 +1,4 @@
 import { toMicros, writeLength, type LengthUnit, type Micros, type Ticks } from '../units';
-import { nameKey } from '../lumber';
 import {
   itemKey,
   keptMoney,
@@ -17,7 +16,7 @@ import {
 } from '../project';
 import { allows, offcutName, type Layout, type Offcut, type Point } from '../cutting/model';
 import { rackFor, rackWorth } from './rack';
-import { offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
+import { isCutFrom, offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
 
 /** Something that is there for a project to use. */
 export interface There {
@@ -134,15 +133,7 @@ const asSawn = (
   counts: Map<ResolvedPart, number>,
   unit: LengthUnit,
 ): Layout[] => {
-  const pile = takeOne(
-    there,
-    ({ item }) =>
-      item.kind === board.kind &&
-      item.section === board.section &&
-      nameKey(item.material) === nameKey(board.material) &&
-      item.length?.ticks === board.length &&
-      (board.kind === 'board' || item.width?.ticks === board.width),
-  );
+  const pile = takeOne(there, ({ item }) => isCutFrom(board, item));
   if (!pile) return [];
   const { id, kind, section, material, length, width, kerf } = board;
   const pieces = board.pieces.map((piece) => ({ piece, part: counted(piece, board, counts) }));
