@@ -1,40 +1,12 @@
 import fc from 'fast-check';
 import { offcutName } from '../cutting/model';
-import { againstProject, faceOf, planInput, usefulOffcuts, type Layout, type Plan } from '../plan';
-import { checkedPlan, checkPlan } from '../plan/planner';
-import type { Project, Purchase } from '../project';
-import { sawnBoardOf } from '../sawing';
-import { fromCsv } from '../testing';
+import { againstProject, faceOf, usefulOffcuts, type Layout, type Plan } from '../plan';
+import { checkPlan } from '../plan/planner';
+import type { Project } from '../project';
+import { begunOn, GIVEN, measuredAs, planOf, PLENTY, withBought } from '../sawing/testing';
 import { fromInches } from '../units';
 import { inThePieceOfAll } from './inThePiece';
 import { leftoversOf } from './leftovers';
-
-const GIVEN = fromCsv({
-  parts:
-    'part,qty,section,length,ends\nRail,6,2x4,40,\nPost,4,2x4,29 1/2,\nBrace,4,2x4,18,mitre 45\nSlat,7,1x4,30,',
-  prices: "store,section,length,material,price\nYard,2x4,10',stud,6\nYard,2x4,8',stud,4\nYard,1x4,8',pine,3",
-});
-
-/** Four boards of each size bought, at 5.00 each. */
-const BOUGHT: Project = (() => {
-  const items = Object.values(GIVEN.book.prices).map(({ item }) => item);
-  const lines = items.map((item) => ({
-    item,
-    pack: 1,
-    quantity: 4,
-    price: 2000,
-    tax: 0,
-    category: 'wood' as const,
-  }));
-  const purchase: Purchase = { id: 'b', date: '2026-11-25', storeId: '', store: 'Yard', note: '', lines };
-  return { ...GIVEN.project, purchases: [purchase] };
-})();
-
-const planOf = (project: Project, before: { project: Project; plan: Plan } | null): Plan => {
-  const last = before && { plan: before.plan, input: planInput(before.project, GIVEN.book) };
-  return checkedPlan(planInput(project, GIVEN.book), againstProject(project, GIVEN.book), last);
-};
-const kerf = GIVEN.project.settings.kerf.ticks;
 
 /** What a board is worth as its pieces, and as what of it is left and of use. */
 const valueOf = ({ value, length, width, pieces, offcuts }: Layout): number => {
@@ -54,7 +26,9 @@ const moneyOf = (project: Project, plan: Plan) => ({
   ),
 });
 
-const START = planOf(BOUGHT, null);
+const BOUGHT = withBought(PLENTY);
+const START = planOf(BOUGHT);
+/** Twelve boards at 5.00. */
 const PAID = 6000;
 /** Each figure is rounded to a cent: as many as there are lines. */
 const CENTS = 30;
@@ -64,13 +38,10 @@ test('to begin on boards moves no money: neither what the parts use up nor what 
   fc.assert(
     fc.property(fc.array(fc.nat({ max: 30 }), { minLength: 1, maxLength: 6 }), (picks) => {
       let now = { project: BOUGHT, plan: START };
-      for (const [nth, pick] of picks.entries()) {
-        const open = now.plan.layouts.filter((layout) => !layout.sawn && 'owned' in layout.source);
-        const layout = open[pick % Math.max(1, open.length)];
-        if (!layout) break;
-        const board = sawnBoardOf({ ...layout, count: 1 }, `s${nth}`, kerf, 1);
-        const project = { ...now.project, sawnBoards: [...(now.project.sawnBoards ?? []), board] };
-        now = { project, plan: planOf(project, now) };
+      for (const pick of picks) {
+        const next = begunOn(now, pick);
+        if (!next) break;
+        now = next;
         const money = moneyOf(now.project, now.plan);
         expect(Math.abs(money.inPiece - before.inPiece)).toBeLessThanOrEqual(CENTS);
         expect(Math.abs(money.left - before.left)).toBeLessThanOrEqual(CENTS);
@@ -92,32 +63,20 @@ test('whatever is begun, spoiled or measured, what is used up and left is never 
       fc.array(measured, { maxLength: 3 }),
       fc.array(begun, { minLength: 1, maxLength: 5 }),
       (boards, saws) => {
-        const items = BOUGHT.purchases[0]?.lines.map(({ item }) => item) ?? [];
-        const measuredBoards = boards.flatMap(({ of, off, knot }, nth) => {
-          const item = items[of];
-          if (!item?.length) return [];
-          const length = item.length.ticks + fromInches(off / 16);
-          const marks =
-            knot === null
-              ? []
-              : [{ from: fromInches(knot), to: fromInches(knot + 2), kind: 'knot' as const }];
-          return [{ id: `m${nth}`, item, length, marks }];
-        });
+        const measuredBoards = boards.map(({ of, off, knot }, nth) =>
+          measuredAs(`m${nth}`, of, off, knot === null ? [] : [[knot, knot + 2]]),
+        );
         const first: Project = { ...BOUGHT, measuredBoards };
         let now = { project: first, plan: planOf(first, { project: BOUGHT, plan: START }) };
-        for (const [nth, { pick, spoiled }] of saws.entries()) {
-          const open = now.plan.layouts.filter((layout) => !layout.sawn && 'owned' in layout.source);
-          const layout = open[pick % Math.max(1, open.length)];
-          if (!layout) break;
-          const board = sawnBoardOf({ ...layout, count: 1 }, `s${nth}`, kerf, 1);
-          const pieces = board.pieces.map((piece, index) =>
-            index === spoiled ? { ...piece, spoiled: fromInches(12) } : piece,
-          );
-          const project = {
-            ...now.project,
-            sawnBoards: [...(now.project.sawnBoards ?? []), { ...board, pieces }],
-          };
-          now = { project, plan: planOf(project, now) };
+        for (const { pick, spoiled } of saws) {
+          const next = begunOn(now, pick, (board) => ({
+            ...board,
+            pieces: board.pieces.map((piece, index) =>
+              index === spoiled ? { ...piece, spoiled: fromInches(12) } : piece,
+            ),
+          }));
+          if (!next) break;
+          now = next;
         }
         expect(checkPlan(now.plan, againstProject(now.project, GIVEN.book))).toEqual([]);
         const { inPiece, left } = moneyOf(now.project, now.plan);

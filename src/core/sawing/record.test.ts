@@ -1,37 +1,10 @@
 import fc from 'fast-check';
-import { fromCsv } from '../testing';
-import { againstProject, planInput, soundStretches, type Layout, type Plan } from '../plan';
-import { checkedPlan, checkPlan } from '../plan/planner';
-import { measure, resolve, type BoardMark, type Project, type Purchase } from '../project';
+import { againstProject, soundStretches, type Layout, type Plan } from '../plan';
+import { checkPlan } from '../plan/planner';
+import { measure, resolve } from '../project';
 import { fromInches } from '../units';
+import { begunOn, GIVEN, kerf, measuredAs, planOf, PLENTY, withBought } from './testing';
 import { sawnBoardOf } from '.';
-
-const GIVEN = fromCsv({
-  parts:
-    'part,qty,section,length,ends\nRail,6,2x4,40,\nPost,4,2x4,29 1/2,\nBrace,4,2x4,18,mitre 45\nSlat,7,1x4,30,',
-  prices: "store,section,length,material,price\nYard,2x4,10',stud,6\nYard,2x4,8',stud,4\nYard,1x4,8',pine,3",
-});
-
-/** The project with so many boards of each size bought, for 5.00 each. */
-const withBought = (counts: number[]): Project => {
-  const items = Object.values(GIVEN.book.prices).map(({ item }) => item);
-  const lines = items.flatMap((item, index) => {
-    const quantity = counts[index] ?? 0;
-    return quantity > 0
-      ? [{ item, pack: 1, quantity, price: 500 * quantity, tax: 0, category: 'wood' as const }]
-      : [];
-  });
-  const purchase: Purchase = { id: 'b', date: '2026-11-25', storeId: '', store: 'Yard', note: '', lines };
-  return { ...GIVEN.project, purchases: [purchase] };
-};
-
-const planOf = (project: Project, before: { project: Project; plan: Plan } | null = null): Plan => {
-  const input = planInput(project, GIVEN.book);
-  const last = before && { plan: before.plan, input: planInput(before.project, GIVEN.book) };
-  return checkedPlan(input, againstProject(project, GIVEN.book), last);
-};
-
-const kerf = GIVEN.project.settings.kerf.ticks;
 
 /** Every board of a plan by itself: what is cut from what. */
 const boardsOf = (layouts: Layout[]): string[] =>
@@ -51,8 +24,6 @@ const piecesOf = ({ layouts }: Plan): Record<string, number> => {
 };
 const WANTED = { Rail: 6, Post: 4, Brace: 4, Slat: 7 };
 
-const PLENTY = [4, 4, 4];
-
 test('whichever boards sawing begins on, in whatever order, the plan stays as it is, holds, and makes all parts', () => {
   const project = withBought(PLENTY);
   const plan = planOf(project);
@@ -60,16 +31,10 @@ test('whichever boards sawing begins on, in whatever order, the plan stays as it
     fc.property(fc.array(fc.nat({ max: 30 }), { minLength: 1, maxLength: 5 }), (picks) => {
       let now = { project, plan };
       for (const [nth, pick] of picks.entries()) {
-        const open = now.plan.layouts.filter((layout) => !layout.sawn && 'owned' in layout.source);
-        const layout = open[pick % Math.max(1, open.length)];
-        if (!layout) break;
-        const sawnBoards = [
-          ...(now.project.sawnBoards ?? []),
-          sawnBoardOf({ ...layout, count: 1 }, `s${nth}`, kerf, 1),
-        ];
-        const next = { ...now.project, sawnBoards };
-        now = { project: next, plan: planOf(next, now) };
-        expect(checkPlan(now.plan, againstProject(next, GIVEN.book))).toEqual([]);
+        const next = begunOn(now, pick);
+        if (!next) break;
+        now = next;
+        expect(checkPlan(now.plan, againstProject(now.project, GIVEN.book))).toEqual([]);
         expect(boardsOf(now.plan.layouts)).toEqual(boardsOf(plan.layouts));
         expect(now.plan.layouts.filter(({ sawn }) => sawn)).toHaveLength(nth + 1);
         expect(piecesOf(now.plan)).toEqual(WANTED);
@@ -77,12 +42,6 @@ test('whichever boards sawing begins on, in whatever order, the plan stays as it
     }),
     { numRuns: 40 },
   );
-});
-
-const inch = (from: number, to: number, kind: BoardMark['kind'] = 'knot'): BoardMark => ({
-  from: fromInches(from),
-  to: fromInches(to),
-  kind,
 });
 
 test('no piece lies over what is marked, whatever is marked on whichever boards; all parts are made, or bought for', () => {
@@ -94,14 +53,14 @@ test('no piece lies over what is marked, whatever is marked on whichever boards;
   fc.assert(
     fc.property(fc.array(board, { maxLength: 4 }), (boards) => {
       const project = withBought(PLENTY);
-      const items = project.purchases[0]?.lines.map(({ item }) => item) ?? [];
-      const measuredBoards = boards.flatMap(({ of, off, marks: marked }, nth) => {
-        const item = items[of];
-        if (!item?.length) return [];
-        const length = item.length.ticks + fromInches(off / 16);
-        const within = marked.map(([from, long]) => inch(from, from + long)).filter(({ to }) => to < length);
-        return [{ id: `m${nth}`, item, length, marks: within }];
-      });
+      const measuredBoards = boards.map(({ of, off, marks: marked }, nth) =>
+        measuredAs(
+          `m${nth}`,
+          of,
+          off,
+          marked.map(([from, long]) => [from, from + long]),
+        ),
+      );
       const real = { ...project, measuredBoards };
       const plan = planOf(real);
       expect(plan.status).not.toBe('infeasible');
