@@ -59,3 +59,11 @@ export const Text = ({
     </PaperText>
   );
 };
+
+/** What is wrong with a form, as a sentence that is read aloud; null: nothing. */
+export const Fault = ({ sentence }: { sentence: string | null }) =>
+  sentence === null ? null : (
+    <Text tone="bad" role="alert">
+      {sentence}
+    </Text>
+  );

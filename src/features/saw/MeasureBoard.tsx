@@ -5,7 +5,7 @@ import type { BoardThere } from '@/core/sawing';
 import { formatLength, type LengthUnit } from '@/core/units';
 import { newId } from '@/hooks';
 import { useTries } from '@/forms';
-import { Button, LengthField, Row, Select, Text } from '@/ui';
+import { Button, Fault, LengthField, Row, Select, Text } from '@/ui';
 import { markFault, MARK_KINDS, markWords } from './marks';
 
 interface Props {
@@ -52,11 +52,13 @@ export const MeasureBoard = ({ there: { item, measured }, unit, onMeasured, onFo
         length={length.ticks}
         onAdd={(mark) => setMarks([...marks, mark])}
       />
-      {beyond ? (
-        <Text tone="bad" role="alert">
-          {`${markWords(beyond, unit)} is beyond the end of the board. Take it out, or mend the length.`}
-        </Text>
-      ) : null}
+      <Fault
+        sentence={
+          beyond
+            ? `${markWords(beyond, unit)} is beyond the end of the board. Take it out, or mend the length.`
+            : null
+        }
+      />
       <View style={styles.buttons}>
         <Button mode="contained" onPress={save} disabled={beyond !== undefined}>
           Plan with this board
@@ -98,11 +100,7 @@ const MarkFields = ({
           <LengthField label="To" unit={unit} blank=" " value={to} onChange={setTo} onSubmitEditing={add} />
         </View>
       </View>
-      {tries.told(fault) ? (
-        <Text tone="bad" role="alert">
-          {fault}
-        </Text>
-      ) : null}
+      <Fault sentence={tries.told(fault)} />
       <View style={styles.buttons}>
         <Select label="It is" usual="knot" value={kind} options={MARK_KINDS} onChange={setKind} />
         <Button mode="outlined" onPress={add}>

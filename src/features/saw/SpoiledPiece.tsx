@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import type { Measure } from '@/core/project';
 import { writeLength, type LengthUnit, type Ticks } from '@/core/units';
 import { useTries } from '@/forms';
-import { Button, Choice, LengthField, Select, Text } from '@/ui';
+import { Button, Choice, Fault, LengthField, Select } from '@/ui';
 
 /** A piece that is cut, with its length. */
 export interface CutPiece {
@@ -16,6 +16,11 @@ const WRONGS = [
   { value: 'short', label: 'Too short' },
   { value: 'other', label: 'Wrong otherwise' },
 ] as const;
+
+const MISSING = {
+  short: 'Say by how much it is too short.',
+  other: 'Say how much of its length is of use; 0: nothing.',
+};
 
 /** Asks which piece was cut wrong, and what of it is of use. */
 export const SpoiledPiece = ({
@@ -37,19 +42,14 @@ export const SpoiledPiece = ({
   const [left, setLeft] = useState<Measure | null>(null);
   const tries = useTries();
   if (!piece) return null;
-  const ticks = wrong === 'short' ? piece.length - (by?.ticks ?? piece.length + 1) : (left?.ticks ?? 0);
-  const fault =
-    (wrong === 'short' ? by : left) === null
-      ? wrong === 'short'
-        ? 'Say by how much it is too short.'
-        : 'Say how much of its length is of use; 0: nothing.'
-      : ticks < 0 || ticks > piece.length
-        ? 'That is more than the piece is long.'
-        : null;
+  const told = wrong === 'short' ? by : left;
+  const ofUse = told && (wrong === 'short' ? piece.length - told.ticks : told.ticks);
+  const isBeyond = ofUse !== null && (ofUse < 0 || ofUse > piece.length);
+  const fault = ofUse === null ? MISSING[wrong] : isBeyond ? 'That is more than the piece is long.' : null;
   const save = () => {
     tries.attempt();
-    if (fault) return;
-    onSpoil(piece.index, ticks);
+    if (fault || ofUse === null) return;
+    onSpoil(piece.index, ofUse);
     onDone();
   };
   return (
@@ -85,11 +85,7 @@ export const SpoiledPiece = ({
           onSubmitEditing={save}
         />
       )}
-      {tries.told(fault) ? (
-        <Text tone="bad" role="alert">
-          {fault}
-        </Text>
-      ) : null}
+      <Fault sentence={tries.told(fault)} />
       <View style={styles.buttons}>
         <Button mode="contained" onPress={save}>
           Plan it anew
