@@ -3,6 +3,7 @@ const CORE = [
   'units',
   'cutting',
   'lumber',
+  'shape',
   'project',
   'takeoff',
   'pricing',

@@ -1,7 +1,7 @@
 /** The command line: `bin/billet plan` and `bin/billet check` (formats.md). */
 import loadHighs from 'highs';
 import { explainTotal, explainVerdict, explanationText } from '@/core/budget';
-import { planText, planToJson, readPlan } from '@/core/io';
+import { asSawn, planText, planToJson, readPlan } from '@/core/io';
 import { againstProject, type Plan } from '@/core/plan';
 import { bestPlan, checkPlan, solverOf, type Highs } from '@/core/plan/planner';
 import type { Problem } from '@/core/result';
@@ -56,7 +56,8 @@ const check = (given: Given, file: string): number => {
   const content = readText(file);
   const read = content.ok ? readPlan(content.value, nameOf(file)) : content;
   if (!read.ok) return tellFaults(read.problems);
-  const faults = checkPlan(read.value, againstProject(given.project, given.book, given.owned));
+  const against = againstProject(given.project, given.book, given.owned);
+  const faults = checkPlan(asSawn(read.value, against.parts), against);
   for (const { place, sentence } of faults) process.stdout.write(`${place}: ${sentence}\n`);
   process.stdout.write(
     faults.length === 0 ? 'The plan holds.\n' : `The plan does not hold: ${faults.length} faults.\n`,

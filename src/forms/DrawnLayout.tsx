@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react';
 import { isFibreboard, materialOf, nameKey, woodTone, type OwnMaterials } from '@/core/lumber';
-import { facesText, OFFCUT, sidesOf, usefulOffcuts, type Layout } from '@/core/plan';
+import { facesText, finishedCount, OFFCUT, sidesOf, usefulOffcuts, type Layout } from '@/core/plan';
 import { tagName, withLetter, type Project } from '@/core/project';
 import { formatStockLength, type LengthUnit } from '@/core/units';
 import { LayoutDrawing, useColors, type DrawnOffcut, type DrawnPiece } from '@/ui';
@@ -10,7 +10,7 @@ interface Drawn {
   /** Of the whole board or sheet. */
   size: string;
   /** Their keys are their places in the layout. */
-  pieces: (DrawnPiece & { partId: string })[];
+  pieces: (DrawnPiece & { partId: string; part: string; finished: string })[];
   /** Those that could still be of use. */
   offcuts: DrawnOffcut[];
   /** `left over 14"` */
@@ -28,21 +28,33 @@ export const drawnOf = (layout: Layout, letters: Record<string, string>, unit: L
       layout.kind === 'sheet'
         ? facesText(layout, layout.length, layout.width, unit)
         : formatStockLength(layout.length, unit),
-    pieces: layout.pieces.map(({ partId, part, outline }, index) => {
+    pieces: layout.pieces.map((piece, index) => {
+      const { partId, part, outline, faces } = piece;
       const { along, across } = sidesOf(outline);
+      const sawn = facesText(layout, along, across, unit);
+      const number = finishedCount(piece);
       return {
         key: `${index}`,
         partId,
         outline,
-        name: withLetter(letters, partId, part),
+        ...(faces ? { faces } : {}),
+        part: withLetter(letters, partId, part),
+        name: `${number > 1 ? `${number} × ` : ''}${withLetter(letters, partId, part)}`,
         letter: letters[partId],
-        size: facesText(layout, along, across, unit),
+        size: sawn,
+        finished: faces?.[0] ? facesText(layout, lengthOf(faces[0]), across, unit) : sawn,
       };
     }),
     offcuts,
     left:
       offcuts.length > 0 ? `left over ${offcuts.map(({ size }) => size).join(', ')}` : 'nothing left over',
   };
+};
+
+/** How far a face reaches along its board. */
+const lengthOf = (face: [x: number, y: number][]): number => {
+  const xs = face.map(([x]) => x);
+  return Math.max(...xs) - Math.min(...xs);
 };
 
 /** Where the board of a layout is from: a store, or what is there already; of one on which sawing has begun, that. */

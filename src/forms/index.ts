@@ -3,6 +3,7 @@ export * from './PurchaseForm';
 export { type PurchaseAt } from './purchaseDraft';
 export * from './WorkFields';
 export * from './DrawnLayout';
+export * from './HandWork';
 export * from './Unpriced';
 export * from './useKept';
 export * from './useTries';

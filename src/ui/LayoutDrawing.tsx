@@ -1,21 +1,8 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import Svg, { G, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
-import { FONTS, useColors } from './theme';
-
-/** A piece to draw: its corners in board coordinates, and what is written on it. */
-export interface DrawnPiece {
-  key: string;
-  outline: [x: number, y: number][];
-  name: string;
-  /** Stands for the name where that does not fit. */
-  letter?: string;
-  size: string;
-  /** One of those that are looked at: it is marked. */
-  isChosen?: boolean;
-  /** It is cut already: it is drawn fainter. */
-  isDone?: boolean;
-}
+import Svg, { G, Path, Rect } from 'react-native-svg';
+import { BoardLabel, LETTER, PieceOnBoard, type DrawnPiece } from './PieceOnBoard';
+import { useColors } from './theme';
 
 export interface DrawnOffcut {
   x: number;
@@ -48,7 +35,6 @@ interface Props {
 const BOARD_HEIGHT = 40;
 /** Of a board that is ripped, whose strips have to be read. */
 const RIPPED_HEIGHT = 96;
-const LETTER = 7;
 
 /** One board or sheet to scale along its length, with its pieces, its cuts and what is left of it. */
 export const LayoutDrawing = ({
@@ -106,7 +92,7 @@ export const LayoutDrawing = ({
                   strokeDasharray="4 3"
                 />
                 {offcut.size.length * LETTER < along - 6 && high > 16 ? (
-                  <Label
+                  <BoardLabel
                     x={X(offcut.x) + along / 2}
                     y={Y(offcut.y) - high / 2 + 5}
                     text={offcut.size}
@@ -116,60 +102,17 @@ export const LayoutDrawing = ({
               </G>
             );
           })}
-          {pieces.map(({ key, outline, name, letter = '', size, isChosen = false, isDone = false }) => {
-            const xs = outline.map(([x]) => X(x));
-            const ys = outline.map(([, y]) => Y(y));
-            const [left, right, top, bottom] = [
-              Math.min(...xs),
-              Math.max(...xs),
-              Math.min(...ys),
-              Math.max(...ys),
-            ];
-            const room = right - left - 8;
-            const inOneLine = fitting([`${name} ${size}`], room);
-            const isTall = bottom - top >= 38;
-            const short = letter === '' ? [] : [`${letter} ${size}`];
-            const text = inOneLine ?? fitting([...short, name, size, letter], room);
-            return (
-              <G key={key}>
-                <Polygon
-                  points={outline.map(([x, y]) => `${X(x)},${Y(y)}`).join(' ')}
-                  fill={color}
-                  fillOpacity={isDone ? 0.35 : 1}
-                  stroke={isChosen ? colors.spruce : colors.onWood}
-                  strokeWidth={isChosen ? 3 : 1.2}
-                />
-                {kind === 'sheet' && hasGrain ? (
-                  <Path
-                    d={grain(left, right, top, bottom)}
-                    stroke={colors.onWood}
-                    strokeOpacity={0.12}
-                    fill="none"
-                  />
-                ) : null}
-                {isTall && !inOneLine && fitting([name], room) && fitting([size], room) ? (
-                  <>
-                    <Label
-                      x={(left + right) / 2}
-                      y={(top + bottom) / 2 - 3}
-                      text={name}
-                      color={colors.onWood}
-                    />
-                    <Label
-                      x={(left + right) / 2}
-                      y={(top + bottom) / 2 + 14}
-                      text={size}
-                      color={colors.onWood}
-                    />
-                  </>
-                ) : text && bottom - top > 15 ? (
-                  places(left, right, screen).map((x) => (
-                    <Label key={x} x={x} y={(top + bottom) / 2 + 5} text={text} color={colors.onWood} />
-                  ))
-                ) : null}
-              </G>
-            );
-          })}
+          {pieces.map((piece) => (
+            <PieceOnBoard
+              key={piece.key}
+              piece={piece}
+              X={X}
+              Y={Y}
+              color={color}
+              isGrained={kind === 'sheet' && hasGrain}
+              screen={screen}
+            />
+          ))}
           {cut ? (
             <Path
               d={`M${X(cut[0][0])} ${Y(cut[0][1])} L${X(cut[1][0])} ${Y(cut[1][1])}`}
@@ -239,29 +182,5 @@ const InPane = ({
   ) : (
     <View>{children}</View>
   );
-
-/** Where a piece is written on: in its middle; enlarged beyond the screen, once for each screen. */
-const places = (left: number, right: number, screen: number): number[] => {
-  const times = Math.max(1, Math.round((right - left) / screen));
-  return Array.from({ length: times }, (_, at) => left + ((right - left) * (at + 0.5)) / times);
-};
-
-/** The first text that fits a width. */
-const fitting = (texts: string[], width: number): string | null =>
-  texts.find((text) => text.length * LETTER <= width) ?? null;
-
-/** A few lines along a sheet's length: the way its face grain runs. */
-const grain = (left: number, right: number, top: number, bottom: number): string => {
-  const rows = Math.floor((bottom - top) / 12);
-  return Array.from({ length: rows }, (_, row) => `M${left + 4} ${top + 8 + row * 12} H${right - 4}`).join(
-    ' ',
-  );
-};
-
-const Label = ({ x, y, text, color }: { x: number; y: number; text: string; color: string }) => (
-  <SvgText x={x} y={y} fill={color} fontSize={14} fontFamily={FONTS.regular} textAnchor="middle">
-    {text}
-  </SvgText>
-);
 
 const styles = StyleSheet.create({ frame: { width: '100%' } });

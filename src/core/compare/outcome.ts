@@ -193,7 +193,11 @@ const byMaterial = (bought: Bought[]): Outcome['byMaterial'] => {
 };
 
 const weightOfPieces = (layout: Layout, book: Book): number => {
-  const faces = layout.pieces.reduce((sum, { outline }) => sum + faceOf(outline), 0);
+  const faces = layout.pieces.reduce(
+    (sum, { outline, faces: shaped = [outline] }) =>
+      sum + shaped.reduce((all, face) => all + faceOf(face), 0),
+    0,
+  );
   return woodWeight(cubicMm(faces * thicknessOf(layout)), layout.material, book.materials);
 };
 

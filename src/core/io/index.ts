@@ -34,6 +34,7 @@ export { readOwned, type OwnedRow } from './ownedCsv';
 export { planToJson, type JsonBuy, type JsonLayout, type JsonPlan } from './planJson';
 export { planText } from './planText';
 export { readPlan } from './readPlan';
+export { asSawn } from './planPieces';
 export { writeJournal } from './ledgerText';
 export { readLedger, takeLedger, writeLedger, type LedgerRow, type LedgerTaken } from './ledgerCsv';
 export { reportCsv, reportHtml, reportOf, type Report } from './report';

@@ -8,11 +8,14 @@ import {
   emptyPart,
   materialsOf,
   numbered,
+  parseShape,
   resolve,
+  writeShape,
   type Group,
   type Measure,
   type Part,
   type Project,
+  type Shaping,
 } from '../project';
 import type { Problem, Result } from '../result';
 import { rowReader } from './rowReader';
@@ -27,6 +30,7 @@ const COLUMNS = [
   'width',
   'material',
   'ends',
+  'shape',
   'grain',
   'short_ok',
   'item',
@@ -102,16 +106,28 @@ const readPart = (
   if (ends && ends.shape !== 'square' && part.kind !== 'board')
     fault('ends', 'only boards have slanted ends; leave it blank');
   part.ends = ends ? writeEnds(ends) : 'square';
+  readShape(part, read('shape', parseShape(cell('shape'), unit)) ?? [], fault);
   const extra = unknownCells(row.cells, COLUMNS);
   return { part: extra ? { ...part, extra } : part, faults };
+};
+
+const readShape = (part: Part, shape: Shaping[], fault: (column: string, sentence: string) => void): void => {
+  if (shape.length === 0) return;
+  if (part.kind === 'hardware') fault('shape', 'hardware is not shaped; leave it blank');
+  part.shape = shape;
 };
 
 /**
  * Writes the parts of the chosen options as parts.csv, every length with its unit and worked out, and with them the
  * fasteners of joints and what covers and fills, as hardware.
  */
-export const writeParts = (project: Project): string =>
-  writeTable(COLUMNS, [...partRows(project), ...derivedRows(project)]);
+export const writeParts = (project: Project): string => {
+  const rows = [...partRows(project), ...derivedRows(project)];
+  const isShaped = rows.some(({ shape = '' }) => shape !== '');
+  // The column is there where something is shaped.
+  const columns = COLUMNS.filter((column) => isShaped || column !== 'shape');
+  return writeTable(columns, isShaped ? rows : rows.map(({ shape: _, ...row }) => row));
+};
 
 const partRows = (project: Project): Record<string, string>[] =>
   project.groups.flatMap((group) =>
@@ -127,6 +143,7 @@ const partRows = (project: Project): Record<string, string>[] =>
         width: withUnit(part.width, project.unit),
         material: materialsOf(part, group).join('|'),
         ends: part.ends === 'square' ? '' : part.ends,
+        shape: writeShape(part.shape, project.unit),
         grain: part.grain === 'any' ? '' : part.grain,
         short_ok: withUnit(part.shortOk, project.unit),
         item: part.item,

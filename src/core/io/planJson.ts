@@ -1,3 +1,4 @@
+import { finishedLeaves, finishedPieces } from './planPieces';
 import { formatAngle, MICROS, toMain, toMm, type Ticks } from '../units';
 import type { Remainder, Setup } from '../cutting/model';
 import type { Buy, Cut, Layout, Plan, Point, Source } from '../plan';
@@ -139,9 +140,8 @@ const layoutToJson = (layout: Layout, kerf: Ticks): JsonLayout => ({
   length: toMm(layout.length),
   width: toMm(layout.width),
   material: layout.material,
-  pieces: layout.pieces.map(({ part, group, outline }) => ({
-    part,
-    group,
+  pieces: finishedPieces(layout.pieces).map(({ outline, ...piece }) => ({
+    ...piece,
     outline: outline.map(pointToJson),
   })),
   cuts: layout.cuts.map(cutText),
@@ -168,6 +168,6 @@ const sequenceToJson = (layout: Layout, kerf: Ticks): Pick<JsonLayout, 'sequence
       setup: setupText(setup),
       ...(store ? { store } : {}),
     })),
-    leaves: checked.leaves,
+    leaves: finishedLeaves(layout.pieces, checked.leaves),
   };
 };

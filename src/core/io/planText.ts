@@ -1,5 +1,14 @@
 import { formatLength, formatMoney, formatTag, type LengthUnit } from '../units';
-import { facesText, proofTerms, sidesOf, usefulOffcuts, type Layout, type Plan } from '../plan';
+import {
+  facesText,
+  finishedCount,
+  proofTerms,
+  sidesOf,
+  usefulOffcuts,
+  type Layout,
+  type Piece,
+  type Plan,
+} from '../plan';
 
 /** A plan as text that a person can take to the store: what to buy where, and every board with its cuts. */
 export const planText = (plan: Plan, unit: LengthUnit): string => {
@@ -34,10 +43,7 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
     for (const { kind, at, on } of layout.storeCuts)
       lines.push(`    at the store: ${kind} at ${length(at)}${on ? ` of ${on}` : ''}`);
     const size = (along: number, across: number): string => facesText(layout, along, across, unit);
-    for (const { part, group, outline } of layout.pieces) {
-      const { along, across } = sidesOf(outline);
-      lines.push(`    ${size(along, across)}  ${part} (${group})`);
-    }
+    lines.push(...layout.pieces.map((piece) => pieceText(piece, size)));
     const left = usefulOffcuts(layout.offcuts).map((offcut) => size(offcut.length, offcut.width));
     if (left.length > 0) lines.push(`    left: ${left.join(', ')}`);
   }
@@ -47,6 +53,13 @@ export const planText = (plan: Plan, unit: LengthUnit): string => {
       `${count} x ${part} (${group}) may come out ${length(by)} short: measure the board before the first cut.`,
     );
   return `${lines.join('\n')}\n`;
+};
+
+const pieceText = (piece: Piece, size: (along: number, across: number) => string): string => {
+  const { along, across } = sidesOf(piece.outline);
+  const number = finishedCount(piece);
+  const two = number > 1 ? `, ${number} head to tail` : '';
+  return `    ${size(along, across)}  ${piece.part} (${piece.group})${two}`;
 };
 
 const statusWords = (plan: Plan, money: (minor: number) => string): string =>

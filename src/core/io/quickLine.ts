@@ -1,6 +1,14 @@
 import { capital } from '../capital';
-import { parseCount, parseLength, plainCharacters, type LengthUnit, type Ticks } from '../units';
-import { emptyPart, type Measure, type Part } from '../project';
+import {
+  formatLength,
+  parseCount,
+  parseLength,
+  plainCharacters,
+  type LengthUnit,
+  type Ticks,
+} from '../units';
+import { parseSection } from '../lumber';
+import { emptyPart, takeShape, type Measure, type Part, type TakenShape } from '../project';
 import { fail, ok, type Result } from '../result';
 import { takeQuantity } from './quickCount';
 import {
@@ -24,7 +32,8 @@ import {
 } from './quickWords';
 
 /** What a stretch of a quick line was taken for. */
-export type QuickRole = 'quantity' | 'section' | 'length' | 'width' | 'ends' | 'name' | 'material' | 'note';
+export type QuickRole =
+  'quantity' | 'section' | 'length' | 'width' | 'ends' | 'shape' | 'name' | 'material' | 'note';
 
 export interface QuickToken {
   role: QuickRole;
@@ -55,6 +64,47 @@ export const readQuickLine = (
   lengthOf: LengthOf = NO_FORMULAS,
 ): Result<QuickReading> => {
   const [given = '', ...after] = plainCharacters(text).split(/,(?!\d)/);
+  const taken = takeShape(given, unit);
+  if (taken) {
+    const shaped = readShaped(taken, after, unit, lengthOf);
+    if (shaped) return shaped;
+  }
+  return readPlain(given, after, unit, lengthOf);
+};
+
+/** A line that says in its midst how the part is shaped; null: it is hardware, and means something else. */
+const readShaped = (
+  { shape, triangle, said, before, after: behind }: TakenShape,
+  after: string[],
+  unit: LengthUnit,
+  lengthOf: LengthOf,
+): Result<QuickReading> | null => {
+  const [along, across] = triangle ?? [];
+  const around = (size: string) => readPlain(`${before} ${size} ${behind}`, after, unit, lengthOf);
+  const read =
+    along && across ? firstOk(around(along.text), around(`${along.text} x ${across.text}`)) : around('');
+  if (!read.ok) return read;
+  const { part, tokens } = read.value;
+  if (part.kind === 'hardware') return null;
+  const section = part.kind === 'board' ? parseSection(part.section, unit) : null;
+  if (across && section?.ok && section.value.width !== across.ticks)
+    return fail(
+      'ask',
+      `A ${part.section} is ${formatLength(section.value.width, unit)} wide: write the triangle as so long x ${formatLength(section.value.width, unit)}, or cut it from a sheet.`,
+    );
+  if (triangle && (part.name === 'Board' || part.name === 'Panel')) part.name = 'Triangle';
+  part.shape = [...shape, ...(part.shape ?? [])];
+  return ok({ part, tokens: [...tokens, { role: 'shape', text: said }] });
+};
+
+const firstOk = <T>(one: Result<T>, other: Result<T>): Result<T> => (one.ok || !other.ok ? one : other);
+
+const readPlain = (
+  given: string,
+  after: string[],
+  unit: LengthUnit,
+  lengthOf: LengthOf,
+): Result<QuickReading> => {
   const ends = takeEnds(given);
   const words = splitWords(ends?.rest ?? given);
   if (words.length === 0) return fail('quick', 'Write how many, what section, how long, and a name.');
@@ -75,7 +125,7 @@ export const readQuickLine = (
     reading.tokens.push({ role: 'ends', text: ends.said });
   }
   takeName(reading, named ? named.name : words.join(' '));
-  for (const one of after) takeAfter(reading, one.trim());
+  for (const one of after) takeAfter(reading, one.trim(), unit);
   return ok(reading);
 };
 
@@ -265,7 +315,13 @@ const takeName = ({ part, tokens }: QuickReading, text: string): void => {
 };
 
 /** What stands behind a comma: how the ends are cut, a material, or else a note. */
-const takeAfter = ({ part, tokens }: QuickReading, text: string): void => {
+const takeAfter = ({ part, tokens }: QuickReading, text: string, unit: LengthUnit): void => {
+  const taken = part.kind === 'hardware' ? null : takeShape(text, unit);
+  if (taken && !taken.triangle) {
+    part.shape = [...(part.shape ?? []), ...taken.shape];
+    tokens.push({ role: 'shape', text: taken.said });
+    text = `${taken.before} ${taken.after}`.trim();
+  }
   const ends = part.kind === 'hardware' ? null : takeEnds(text);
   if (ends) {
     part.ends = ends.ends;

@@ -3,6 +3,7 @@ import { isCarried } from '../cutting/heuristics';
 import { planCost, type Plan } from '../cutting/model';
 import { byHandPlan } from './byHand';
 import { firstBasket } from './firstPlan';
+import { cheaperWay } from './cheaperWay';
 import type { PlanInput } from './inputTypes';
 
 /**
@@ -15,6 +16,24 @@ export const bestPlan = (
   solver: Solver,
   seconds: number,
   tell: (progress: Progress) => void = () => undefined,
+): Plan => {
+  const { singly } = input;
+  if (!singly) return bestOneWay(input, solver, seconds, tell);
+  const deadline = deadlineIn(seconds);
+  let isSecond = false;
+  return cheaperWay(input, (one) => {
+    const left = isSecond ? deadline.left() : seconds / 2;
+    isSecond = true;
+    // What the first way comes to is told when both are known: the other may be cheaper.
+    return bestOneWay(one, solver, left, () => undefined);
+  });
+};
+
+const bestOneWay = (
+  input: PlanInput,
+  solver: Solver,
+  seconds: number,
+  tell: (progress: Progress) => void,
 ): Plan => {
   const deadline = deadlineIn(seconds);
   const { plan: first, basket, input: problem } = firstBasket(input);

@@ -24,7 +24,9 @@ import type { PlanInput } from './inputTypes';
  */
 export const byHandPlan = (given: PlanInput): Plan | null => {
   const fits = (offer: PlanInput['offers'][number]) => offerFitsInCar(offer, given.settings);
-  const input = { ...given, offers: usefulOffers(given).filter(fits) };
+  // Each shaped piece for itself: by hand nobody looks which lie head to tail.
+  const parts = given.singly ?? given.parts;
+  const input = { ...given, parts, offers: usefulOffers(given).filter(fits) };
   let best: Plan | null = null;
   const stores = [...new Set(input.offers.map(({ storeId }) => storeId))].sort().map((id) => {
     const own = { ...input, offers: input.offers.filter(({ storeId }) => storeId === id) };

@@ -16,9 +16,22 @@ export const checkPlan = (
 ): Problem[] => {
   if (plan.status === 'infeasible' && plan.rest) {
     const left = new Set(plan.problems?.flatMap(({ partIds }) => partIds));
-    return checkPlan(plan.rest, { ...against, parts: against.parts.filter(({ id }) => !left.has(id)) });
+    const isMade = ({ id }: { id: string }) => !left.has(id);
+    return checkPlan(plan.rest, {
+      ...against,
+      parts: against.parts.filter(isMade),
+      ...(against.singly ? { singly: against.singly.filter(isMade) } : {}),
+    });
   }
   if (plan.status === 'infeasible') return [];
+  const { singly: alone, ...paired } = against;
+  const faults = checkOneWay(plan, paired);
+  return alone && faults.length > 0 && checkOneWay(plan, { ...paired, parts: alone }).length === 0
+    ? []
+    : faults;
+};
+
+const checkOneWay = (plan: PlanToCheck, against: CheckAgainst): Problem[] => {
   // What the plan names is read here again: a name that no price row has is still one to check.
   const named = [...plan.layouts, ...plan.buys].map(
     ({ kind, section }) => [`${kind}:${section}`, sectionSize(kind, section)] as const,

@@ -13,6 +13,7 @@ import type { Offer } from '../pricing';
 import type { ResolvedPart } from '../project';
 import { formatLength } from '../units';
 import type { PlanInput } from './inputTypes';
+import { cheaperWay } from './cheaperWay';
 import { findProblems, thing } from './problems';
 import { infeasiblePlan } from './refusedPlan';
 
@@ -22,7 +23,7 @@ import { infeasiblePlan } from './refusedPlan';
  * `bounded`, and no plan under planner.md's rules costs less than `lowerBound`. Where something cannot be made,
  * `infeasible`, with the reasons, and in `rest` a plan for what can.
  */
-export const firstPlan = (input: PlanInput): Plan => firstBasket(input).plan;
+export const firstPlan = (input: PlanInput): Plan => cheaperWay(input, (one) => firstBasket(one).plan);
 
 /** A first plan with what it decides. */
 export interface FirstPlan {

@@ -1,5 +1,5 @@
 export * from '../cutting/model/plan';
-export { fitsInCar, storeCutsOf, taxAt } from '../cutting/model';
+export { finishedCount, fitsInCar, storeCutsOf, taxAt } from '../cutting/model';
 export { ownedOf, planInput } from './input';
 export { rackFor, rackWorth } from './rack';
 export { soundStretches, thereOf, workLeft, type There } from './workLeft';

@@ -5,6 +5,7 @@ import { currentOffers, withDressed, type Offer } from '../pricing';
 import { undominated, usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
+import { inPairs, singly } from './pairs';
 import { workLeft, type There } from './workLeft';
 
 /** The input that a project and the price book give: stores of its currency that it does not leave out. */
@@ -22,7 +23,9 @@ const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 const makeInput = (project: Project, book: Book): PlanInput => {
   const resolved = resolve(project, book.materials);
   const { problems } = resolved;
-  const { parts, there, sawn, whole } = workLeft(project, book, resolved.parts);
+  const blanks = inPairs(resolved.parts, project.settings.kerf.ticks);
+  const { parts, there, sawn, whole } = workLeft(project, book, blanks);
+  const alone = singly(parts);
   const settings = withTools(project, book);
   const usable = Object.values(book.stores).filter((store) => usesStore(project, store));
   const ids = new Set(usable.map(({ id }) => id));
@@ -48,6 +51,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
       )
       .sort((a, b) => (a.id < b.id ? -1 : 1)),
     owned: there.map(ownedFrom),
+    ...(alone ? { singly: alone } : {}),
     ...(sawn.length > 0 ? { sawn, whole: { parts: whole.parts, owned: whole.there.map(ownedFrom) } } : {}),
     settings,
     problems: problems.map(({ partId, place, sentence }) => ({

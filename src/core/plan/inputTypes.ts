@@ -10,6 +10,8 @@ export interface PlanInput extends CuttingProblem {
   parts: ResolvedPart[];
   offers: Offer[];
   settings: PlanSettings;
+  /** The same parts where shapes lie each for itself and not head to tail in pairs; absent: there are no pairs. */
+  singly?: ResolvedPart[];
   /** All that is wanted and there, as it was before any sawing; absent: nothing is sawn. */
   whole?: { parts: ResolvedPart[]; owned: Owned[] };
 }

@@ -8,6 +8,9 @@ export const proofTerms = ({ layouts }: Plan): string[] => {
   const ripped = layouts.filter(isRippedOf);
   const inStrips = ripped.flatMap(({ pieces }) => pieces);
   return [
+    ...(layouts.some(({ pieces }) => pieces.some(({ faces }) => faces))
+      ? ['that saw shaped parts as rectangles, all alone or all in pairs head to tail']
+      : []),
     ...(layouts.some((layout) => !isRippedOf(layout) && isSlanted(layout.pieces))
       ? ['that lay slanted ends in one row']
       : []),

@@ -14,7 +14,15 @@ import {
   type SawnBoard,
   type SawnPiece,
 } from '../project';
-import { allows, offcutName, type Layout, type Offcut, type Point } from '../cutting/model';
+import {
+  allows,
+  facesOn,
+  offcutName,
+  type Layout,
+  type Offcut,
+  type Piece,
+  type Point,
+} from '../cutting/model';
 import { rackFor, rackWorth } from './rack';
 import { isCutFrom, offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
 
@@ -146,19 +154,7 @@ const asSawn = (
     material,
     length,
     width,
-    pieces: pieces.flatMap(({ piece, part }) =>
-      part
-        ? [
-            {
-              partId: part.id,
-              part: part.name,
-              group: part.group,
-              ends: part.ends,
-              outline: piece.outline.map(({ x, y }): Point => [x, y]),
-            },
-          ]
-        : [],
-    ),
+    pieces: pieces.flatMap(({ piece, part }) => (part ? [asPiece(part, piece)] : [])),
     cuts: [],
     storeCuts: [],
     offcuts: [...board.offcuts, ...left],
@@ -174,6 +170,20 @@ const asSawn = (
       value: Math.round((pile.value * offcut.length * offcut.width) / (length * width)),
     });
   return [layout];
+};
+
+/** A piece that was recorded, as one of a part. */
+const asPiece = (part: ResolvedPart, piece: SawnPiece): Piece => {
+  const outline = piece.outline.map(({ x, y }): Point => [x, y]);
+  const faces = facesOn(part, outline);
+  return {
+    partId: part.id,
+    part: part.name,
+    group: part.group,
+    ends: part.ends,
+    outline,
+    ...(faces ? { faces } : {}),
+  };
 };
 
 /** The part that a piece is one of, counted off; null: none of that size is wanted, or it was cut wrong. */

@@ -19,10 +19,16 @@ export interface ResolvedExtra {
 /** Surface of one piece: all round, or one wide face, both long edges and both ends. */
 export const surface = (part: ResolvedPart, shows: Shows): SquareMm => {
   if (part.kind === 'hardware' || shows === 'none') return 0;
-  const thickness = realThickness(part);
-  const length = meanLength(part.ends, part.length, part.thickness, part.width);
-  const faces = length * part.width * (shows === 'all' ? 2 : 1);
-  return squareMm(faces + 2 * thickness * (length + part.width));
+  const sides = shows === 'all' ? 2 : 1;
+  const { area, edge } = faceAndEdge(part);
+  return squareMm(area * sides + realThickness(part) * edge);
+};
+
+/** The face of one piece in square ticks, and all its edges in ticks. */
+const faceAndEdge = ({ shape, ends, length, thickness, width }: ResolvedPart) => {
+  if (shape) return shape;
+  const mean = meanLength(ends, length, thickness, width);
+  return { area: mean * width, edge: 2 * (mean + width) };
 };
 
 const realThickness = (part: ResolvedPart): number =>
@@ -32,13 +38,7 @@ const realThickness = (part: ResolvedPart): number =>
 export const weightOf = (part: ResolvedPart, own: OwnMaterials = NO_OWN): number =>
   part.kind === 'hardware'
     ? 0
-    : woodWeight(
-        cubicMm(
-          meanLength(part.ends, part.length, part.thickness, part.width) * part.width * realThickness(part),
-        ),
-        part.materials[0] ?? '',
-        own,
-      );
+    : woodWeight(cubicMm(faceAndEdge(part).area * realThickness(part)), part.materials[0] ?? '', own);
 
 /** The surface of parts, by extra: of its group or of all, all faces or those that show. What is glued shows on neither side. */
 export const surfaceFor = (extra: Extra, project: Project, parts: ResolvedPart[]): SquareMm => {

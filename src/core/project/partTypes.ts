@@ -25,6 +25,8 @@ export interface Variable extends Static<typeof schema.variable> {}
 export interface Measured extends Static<typeof schema.measured> {}
 /** Pieces of one size in a group, and how many of it. */
 export interface Part extends Static<typeof schema.part> {}
+/** One thing that is done to the outline of a part. */
+export interface Shaping extends Static<typeof schema.shaping> {}
 /** Where two parts meet, with what holds them. */
 export interface Joint extends Static<typeof schema.joint> {}
 /** One way to make a group: its parts and joints. */

@@ -12,20 +12,22 @@ export interface Recalculated {
 
 type Tell = (path: Recalculated['path'], from: unknown, to: unknown) => void;
 
+/** A record with another value at a path of it, all else shared. */
+const withAt = <T>(held: T, [key, ...path]: (string | number)[], value: unknown): T => {
+  if (key === undefined) return value as T;
+  if (Array.isArray(held))
+    return held.map((entry, index) => (index === key ? withAt(entry, path, value) : entry)) as T;
+  return { ...held, [key]: withAt((held as Record<string, unknown>)[key], path, value) };
+};
+
 const settledPart = (part: Part, found: Values['parts'][string] | undefined, tell: Tell): Part => {
   if (!found) return part;
   let made = part;
-  for (const [field, measure] of measuresOf(part)) {
+  for (const { field, measure, path } of measuresOf(part)) {
     const value = found[field];
     if (!measure || !value?.ok || value.value < 0 || measure.ticks === value.value) continue;
-    const next = { ...measure, ticks: value.value };
-    if (field === 'measured' && made.measured) {
-      tell(['measured', 'length', 'ticks'], measure.ticks, value.value);
-      made = { ...made, measured: { ...made.measured, length: next } };
-    } else {
-      tell([field, 'ticks'], measure.ticks, value.value);
-      made = { ...made, [field]: next };
-    }
+    tell([...path, 'ticks'], measure.ticks, value.value);
+    made = withAt(made, path, { ...measure, ticks: value.value });
   }
   const { quantity, angle } = found;
   if (quantity?.ok && part.quantity !== quantity.value) {

@@ -11,13 +11,14 @@ import {
   SQUARE,
   type OwnMaterials,
 } from '../lumber';
-import type { Problem } from '../result';
+import type { Problem, Result } from '../result';
 import { resolveExtra, type ResolvedExtra } from './extras';
 import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
+import { withShape } from './shaping';
 import type { Extra, Group, Part, Project } from './types';
-import { valuesOf, WORDS, type PartField, type Values } from './values';
+import { fieldWords, valuesOf, type PartField, type Values } from './values';
 
 /** Every part worked out, with what stood in the way. */
 export interface Resolved {
@@ -59,7 +60,20 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
     for (const part of chosenOption(group)?.parts ?? []) {
       const answer = resolvePart(part, group, project);
       if ('sentence' in answer) resolved.problems.push({ ...answer, partId: part.id });
-      else if (answer.count > 0) resolved.parts.push(...asMeasured(answer, part));
+      else if (answer.count > 0)
+        for (const one of asMeasured(answer, part)) {
+          const shaped = withShape(one, part, project.unit);
+          if (shaped.ok) resolved.parts.push(shaped.value);
+          else
+            resolved.problems.push(
+              ...shaped.problems.map(({ code, sentence }) => ({
+                code,
+                sentence: `${part.name}, shape: ${sentence}`,
+                place: `${group.name} / ${part.name}`,
+                partId: part.id,
+              })),
+            );
+        }
     }
   const cut = [...resolved.parts];
   resolved.parts.push(...fasteners(project, resolved, own));
@@ -213,8 +227,8 @@ const unsized = (part: Part, group: Group, project: Project, values: PartValues)
 
 /** What is wrong with what the formulas of a part come to. */
 const valueFault = (part: Part, values: PartValues, project: Project, fault: Fault): Problem | null => {
-  for (const [field, value] of Object.entries(values)) {
-    const what = WORDS[field as PartField];
+  for (const [field, value] of Object.entries(values) as [PartField, Result<number>][]) {
+    const what = fieldWords(field);
     if (!value.ok)
       return fault(
         value.problems[0]?.code ?? 'formula',

@@ -1,8 +1,17 @@
 import type { Ticks } from '../units';
+import type { ItemShape } from '../cutting/model';
 import type { Ends, Section } from '../lumber';
 import type { Part } from './types';
 
 export { consumedQuantity, packsToBuy, QUANTITY_TOLERANCE } from '../cutting/model';
+
+/** The face of a part that is shaped after it is sawn. */
+export interface ShapedFace extends ItemShape {
+  /** Square ticks, less its holes. */
+  area: number;
+  /** All its edges, those of holes among them, in ticks. */
+  edge: number;
+}
 
 /** A part with everything worked out: sizes in ticks, counts for all that is built, materials it may be of. */
 export interface ResolvedPart {
@@ -24,6 +33,8 @@ export interface ResolvedPart {
   shortOk: Ticks;
   /** Empty: any. */
   materials: string[];
+  /** What is done to its outline; its length, width and ends are then those of the rectangle it is cut from. Absent: nothing. */
+  shape?: ShapedFace;
   /** Hardware only. */
   item: string;
   /** Hardware: how many are used up where they need not be whole, as of cans and bags; absent: `count`. */

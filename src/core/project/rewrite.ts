@@ -36,7 +36,7 @@ export const rewriteFormulas = (
     for (const option of group.options) {
       const home = { group, option };
       for (const part of option.parts) {
-        for (const [, held] of measuresOf(part)) measure(held, home);
+        for (const { measure: held } of measuresOf(part)) measure(held, home);
         for (const field of ['quantity', 'angle'] as const) {
           const text = part.formulas?.[field];
           if (part.formulas && text !== undefined)

@@ -31,7 +31,9 @@ export interface Values {
 }
 
 /** What of a part may follow from a formula. */
-export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity' | 'angle';
+export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity' | 'angle' | ShapeField;
+/** A measure of what is done to its outline: of which, from 0, and which one. */
+type ShapeField = `shape ${number} ${'along' | 'across' | 'from'}`;
 /** What a formula may say of a part. */
 const SAID = ['length', 'width', 'thickness', 'count', 'angle'] as const;
 type Said = (typeof SAID)[number];
@@ -87,8 +89,8 @@ const workOut = (project: Project): Values => {
 const partValues = (part: Part, group: Group, inside: Reader, unit: LengthUnit): Values['parts'][string] => {
   const found: Values['parts'][string] = {};
   const put = (field: PartField, result: Result<number>) =>
-    (found[field] = at(`${group.name} / ${part.name}: ${WORDS[field]}`, result));
-  for (const [field, measure] of measuresOf(part))
+    (found[field] = at(`${group.name} / ${part.name}: ${fieldWords(field)}`, result));
+  for (const { field, measure } of measuresOf(part))
     if (measure && isFormula(measure.text, unit)) put(field, inside.length(measure.text));
   if (part.formulas?.quantity !== undefined) put('quantity', inside.count(part.formulas.quantity));
   if (part.formulas?.angle !== undefined) put('angle', inside.angle(part.formulas.angle));
@@ -96,7 +98,10 @@ const partValues = (part: Part, group: Group, inside: Reader, unit: LengthUnit):
 };
 
 /** What each of them is called in a sentence. */
-export const WORDS: Record<PartField, string> = {
+export const fieldWords = (field: PartField): string =>
+  field in WORDS ? WORDS[field as Exclude<PartField, ShapeField>] : 'shape';
+
+const WORDS: Record<Exclude<PartField, ShapeField>, string> = {
   length: 'length',
   width: 'width',
   shortOk: 'may come out short by',
@@ -105,12 +110,26 @@ export const WORDS: Record<PartField, string> = {
   angle: 'degrees off square',
 };
 
+/** A length of a part, with where in the part it stands. */
+export interface PartMeasure {
+  field: PartField;
+  measure: Part['length'];
+  path: (string | number)[];
+}
+
 /** The lengths of a part, each with its field. */
-export const measuresOf = (part: Part): [PartField, Part['length']][] => [
-  ['length', part.length],
-  ['width', part.width],
-  ['shortOk', part.shortOk],
-  ['measured', part.measured?.length ?? null],
+export const measuresOf = (part: Part): PartMeasure[] => [
+  { field: 'length', measure: part.length, path: ['length'] },
+  { field: 'width', measure: part.width, path: ['width'] },
+  { field: 'shortOk', measure: part.shortOk, path: ['shortOk'] },
+  { field: 'measured', measure: part.measured?.length ?? null, path: ['measured', 'length'] },
+  ...(part.shape ?? []).flatMap((shaping, index): PartMeasure[] =>
+    (['along', 'across', 'from'] as const).map((name) => ({
+      field: `shape ${index} ${name}`,
+      measure: shaping[name],
+      path: ['shape', index, name],
+    })),
+  ),
 ];
 
 /** Of what dimension the amount of an extra is, by its rule. */

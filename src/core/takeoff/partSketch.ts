@@ -1,5 +1,6 @@
 import { parseEnds, slantOffset } from '../lumber';
-import { sidesOf, type Group, type Part } from '../project';
+import { faceOf, sidesOf, type Group, type Part } from '../project';
+import { flatten } from '../shape';
 import type { LengthUnit } from '../units';
 
 /** The box that a sketch lies in. */
@@ -25,6 +26,9 @@ export const partSketch = (
   const across = isEdge ? sides.value.thickness : sides.value.width;
   if (across <= 0) return null;
   const scale = Math.min(SKETCH.width / length, SKETCH.height / across);
+  const face =
+    part.shape?.length && !isEdge ? faceOf(part, { length, width: across, ends: ends.value }, unit) : null;
+  if (face?.ok) return inBox(flatten(face.value.outline));
   const wide = Math.max(LEAST.high, length * scale);
   const high = Math.max(LEAST.high, across * scale);
   const most = ends.value.shape === 'mitre' ? wide / 2 - 1 : wide - 2;
@@ -45,6 +49,17 @@ export const partSketch = (
     case 'parallel':
       return box(left + slant, right, left, right - slant, top, bottom);
   }
+};
+
+/** An outline in the box, upside up. */
+const inBox = (outline: [number, number][]): [number, number][] => {
+  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+  const [left, bottom] = [Math.min(...xs), Math.min(...ys)];
+  const [along, across] = [Math.max(...xs) - left, Math.max(...ys) - bottom];
+  const scale = Math.min(SKETCH.width / along, SKETCH.height / across);
+  const high = Math.max(LEAST.high, across * scale);
+  const [x0, y0] = [(SKETCH.width - along * scale) / 2, (SKETCH.height + high) / 2];
+  return outline.map(([x, y]) => [x0 + (x - left) * scale, y0 - ((y - bottom) / across) * high]);
 };
 
 /** Corners from where an outline begins and ends above and below. */

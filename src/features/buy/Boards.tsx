@@ -3,10 +3,10 @@ import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import { capital } from '@/core/capital';
 import { formatLength } from '@/core/units';
-import type { Layout, Plan } from '@/core/plan';
+import { finishedCount, type Layout, type Plan } from '@/core/plan';
 import { partLetters, type Project } from '@/core/project';
 import { nameKey, type OwnMaterials } from '@/core/lumber';
-import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
+import { DrawnLayout, drawnOf, HandWork, sourceWords } from '@/forms';
 import { SectionHeader, Button, Row, SegmentedButtons, Text } from '@/ui';
 
 const ZOOMS = [
@@ -116,8 +116,8 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
         onPiece={(key) => onChoose(pieces[Number(key)]?.partId ?? '')}
       />
       <View style={styles.kinds}>
-        {kinds.map(({ partId, name, size: length }) => {
-          const count = pieces.filter((piece) => piece.partId === partId).length;
+        {kinds.map(({ partId, part: name, finished: length }) => {
+          const count = countOn(layout, partId);
           return (
             <Button
               key={partId}
@@ -139,12 +139,17 @@ const Drawn = ({ layout, number, longest, zoom, project, plan, own, chosen, onCh
           `${capital(drawn.left)}.`,
         ].join(' ')}
       </Text>
+      <HandWork layout={layout} project={project} />
       {chosen?.number === number ? (
         <Where partId={chosen.partId} number={number} plan={plan} project={project} />
       ) : null}
     </View>
   );
 };
+
+/** How many finished pieces of a part are cut from a board. */
+const countOn = (layout: Layout, partId: string): number =>
+  layout.pieces.reduce((sum, piece) => sum + (piece.partId === partId ? finishedCount(piece) : 0), 0);
 
 /** A part: how many of it there are, on which boards, and the way to where it is written down. */
 const Where = ({
@@ -158,7 +163,7 @@ const Where = ({
   plan: Plan;
   project: Project;
 }) => {
-  const own = (layout: Layout) => layout.pieces.filter((piece) => piece.partId === partId).length;
+  const own = (layout: Layout) => countOn(layout, partId);
   const on = plan.layouts
     .map((layout, index) => ({ number: index + 1, each: own(layout), count: layout.count }))
     .filter(({ each }) => each > 0);

@@ -1,5 +1,14 @@
 import { View } from 'react-native';
-import { partLetters, resolve, type Group, type Kind, type Part, type Shows } from '@/core/project';
+import {
+  partLetters,
+  resolve,
+  sidesOf,
+  type Group,
+  type Kind,
+  type Part,
+  type Project,
+  type Shows,
+} from '@/core/project';
 import { ok, type Result } from '@/core/result';
 import { newId, notify, type OpenProject } from '@/hooks';
 import { Button, Choice, Detail, KINDS, ReadField, Text } from '@/ui';
@@ -10,6 +19,7 @@ import { MeasuredFields } from './MeasuredFields';
 import { freeName, namesIn } from './freeName';
 import { mirrorPart } from './mirrorPart';
 import { countReader } from './reading';
+import { ShapeFields } from './ShapeFields';
 import { SizeFields, withFormula } from './SizeFields';
 
 interface Props {
@@ -45,7 +55,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
   if (!home || !part) return null;
   const edit = (fields: Partial<Omit<Part, 'id'>>) => dispatch({ type: 'editPart', partId, fields });
   const letter = partLetters(project)[part.id];
-  const problem = resolve(project).problems.find((found) => found.partId === partId);
+  const problem = problemOf(part, project);
   const readName = (text: string): Result<string> =>
     siblings.some(({ id, name }) => id !== partId && name === text.trim())
       ? {
@@ -71,12 +81,14 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
     onChoose({ kind: 'part', id: copy.id });
   };
   const mirror = () => {
+    const sides = sidesOf(part, home, project.unit);
     const { commands, image, each, isHalved } = mirrorPart(
       part,
       home.id,
       namesIn(project, home.id),
       siblings.indexOf(part) + 1,
       newId(),
+      { width: sides.ok ? sides.value.width : 0, unit: project.unit },
     );
     dispatch(commands, `mirror ${part.name}`);
     onChoose({ kind: 'part', id: image.id });
@@ -142,6 +154,7 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
             }
             onChange={(materials) => edit({ materials })}
           />
+          <ShapeFields part={part} project={project} groupId={home.id} edit={edit} />
           <MeasuredFields part={part} project={project} groupId={home.id} edit={edit} />
           <Choice
             label="What shows of it"
@@ -176,11 +189,17 @@ export const PartForm = ({ open, partId, onClose, onChoose }: Props) => {
   );
 };
 
+/** What is wrong with a part and not said beside a field of its own, as what is wrong with its shape. */
+const problemOf = (part: Part, project: Project) =>
+  resolve(project).problems.find(
+    ({ partId, code }) => partId === part.id && (code !== 'shape' || part.measured !== undefined),
+  );
+
 /** What a change of kind takes along: fields that mean nothing for the new kind are blank again. */
 const kindFields = (kind: Kind): Partial<Part> => ({
   kind,
   section: '',
   ...(kind === 'board' ? {} : { ends: 'square' }),
   ...(kind === 'sheet' ? {} : { width: null, grain: 'any' as const }),
-  ...(kind === 'hardware' ? { length: null } : {}),
+  ...(kind === 'hardware' ? { length: null, shape: undefined } : {}),
 });

@@ -39,7 +39,7 @@ const run = (project: Project, commands: Command[]): Project =>
 
 const mirrored = (first: Part) => {
   const project = withPart(first);
-  const { commands } = mirrorPart(first, 'g', new Set([first.name]), 1, 'image');
+  const { commands } = mirrorPart(first, 'g', new Set([first.name]), 1, 'image', { width: 0, unit: 'in' });
   return { project, after: run(project, commands) };
 };
 const counts = (project: Project) => resolve(project).parts.map(({ name, count }) => [name, count]);

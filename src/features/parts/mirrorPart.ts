@@ -1,5 +1,6 @@
 import { capital } from '@/core/capital';
-import { identifier, otherHand, type Command, type Part } from '@/core/project';
+import { identifier, mirroredShape, otherHand, type Command, type Part } from '@/core/project';
+import type { LengthUnit, Ticks } from '@/core/units';
 import { freeName } from './freeName';
 import { withFormula } from './SizeFields';
 
@@ -15,7 +16,7 @@ export interface MirroredPart {
 
 /**
  * Makes of a part a left and a right. An even number that is of no hand yet is shared between the two: of two arm rests one is left
- * and one right. A left one, or an odd number, gets as many of the other hand beside it. The image follows the first from then on.
+ * and one right. A left one, or an odd number, gets as many of the other hand beside it. The image follows the first from then on. `width`: of the part.
  */
 export const mirrorPart = (
   part: Part,
@@ -23,6 +24,7 @@ export const mirrorPart = (
   names: ReadonlySet<string>,
   index: number,
   id: string,
+  { width, unit }: { width: Ticks; unit: LengthUnit },
 ): MirroredPart => {
   const other = otherHand(part.name);
   const isHalved = other === null && part.quantity > 0 && part.quantity % 2 === 0;
@@ -47,6 +49,7 @@ export const mirrorPart = (
     mirrorOf: part.id,
     formulas: withFormula(part, 'quantity', `${own}.count`),
     length: part.length && { text: `${own}.length`, ticks: part.length.ticks },
+    ...(part.shape ? { shape: mirroredShape(part.shape, width, unit) } : {}),
     width: part.width && { text: `${own}.width`, ticks: part.width.ticks },
   };
   return {

@@ -1,6 +1,6 @@
 import { formatLength, type LengthUnit } from '@/core/units';
 import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/lumber';
-import type { Exposure, Group, Part } from '@/core/project';
+import { shapeWords, type Exposure, type Group, type Part } from '@/core/project';
 
 export const EXPOSURES: { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors' },
@@ -20,11 +20,17 @@ export const partWords = (part: Omit<Part, 'id'>, unit: LengthUnit): string => {
     part.section || 'no section',
     size,
     ends.ok && ends.value.shape !== 'square' ? describeEnds(ends.value) : '',
+    shapeWords(part, widthOf(part, unit), unit),
     part.grain === 'length' ? 'grain along the length' : '',
     part.materials.join(' or '),
   ]
     .filter((word) => word !== '')
     .join(' · ');
+};
+
+const widthOf = ({ kind, section, width }: Omit<Part, 'id'>, unit: LengthUnit): number => {
+  const read = kind === 'board' ? parseSection(section, unit) : null;
+  return read?.ok ? read.value.width : (width?.ticks ?? 0);
 };
 
 /** The same with the section's actual size, to read back what was typed. */

@@ -2,7 +2,7 @@ import { StyleSheet, View } from 'react-native';
 import type { OwnMaterials } from '@/core/lumber';
 import type { Project } from '@/core/project';
 import { hazardsOf, piecesFree, type SawBoard } from '@/core/sawing';
-import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
+import { DrawnLayout, drawnOf, HandWork, sourceWords } from '@/forms';
 import { Button, Text } from '@/ui';
 import { Hazards } from './Hazards';
 import { cutWords, stockWords } from './words';
@@ -72,6 +72,7 @@ export const BoardAtSaw = ({
           <Text tone="soft">
             {cuts.length === 0 ? 'It is used whole.' : 'Mark its pieces before they are moved.'}
           </Text>
+          <HandWork layout={layout} project={project} />
         </View>
       )}
       <View style={styles.buttons}>

@@ -3,7 +3,7 @@ import type { OwnMaterials } from '@/core/lumber';
 import type { Project } from '@/core/project';
 import { drawingsToSaw, setupsOf, type SawBoard, type SawDrawing, type SetupUse } from '@/core/sawing';
 import type { LengthUnit } from '@/core/units';
-import { DrawnLayout, drawnOf, sourceWords } from '@/forms';
+import { DrawnLayout, drawnOf, HandWork, sourceWords } from '@/forms';
 import { Row, SectionHeader, Text, useColors } from '@/ui';
 import { PrintHead } from './PrintHead';
 import { cutWords, setupWordsOf, stockWords } from './words';
@@ -96,6 +96,7 @@ const OneDrawing = ({
         ) : null;
       })}
       {sequence.cuts.length === 0 ? <Text tone="soft">Used whole.</Text> : null}
+      <HandWork layout={layout} project={project} />
     </View>
   );
 };

@@ -1,4 +1,5 @@
 import { StyleSheet, View } from 'react-native';
+import { finishedCount } from '@/core/plan';
 import { withLetter } from '@/core/project';
 import { piecesFree, type SawBoard } from '@/core/sawing';
 import { Row, SectionHeader, Text } from '@/ui';
@@ -20,15 +21,17 @@ export const Pile = ({ boards, doneOf, letters }: Props) => {
   const heaps = new Map<string, Heap>();
   for (const board of boards) {
     const free = piecesFree(board.sequence, doneOf(board));
-    board.layout.pieces.forEach(({ partId, part, group }, index) => {
+    board.layout.pieces.forEach((piece, index) => {
+      const { partId, part, group } = piece;
+      const number = finishedCount(piece);
       const heap = heaps.get(partId) ?? {
         name: withLetter(letters, partId, `${part}, ${group}`),
         cut: 0,
         all: 0,
       };
-      heap.all++;
+      heap.all += number;
       // A board that is used whole is there as it was bought.
-      if (free.has(index)) heap.cut++;
+      if (free.has(index)) heap.cut += number;
       heaps.set(partId, heap);
     });
   }

@@ -1,5 +1,6 @@
 import type { Ticks } from '../../units';
 import {
+  facesOn,
   type SawSettings,
   type Item,
   slantOffset,
@@ -167,7 +168,13 @@ export const pieceOf = (part: Item, outline: Point[]): Piece => ({
   group: part.group,
   ends: part.ends,
   outline,
+  ...withFaces(part, outline),
 });
+
+const withFaces = (part: Item, outline: Point[]): Pick<Piece, 'faces'> => {
+  const faces = facesOn(part, outline);
+  return faces ? { faces } : {};
+};
 
 /** How a slanted piece lies in a rectangle of its reach, cut from a wider board. */
 export const outlineIn = (part: Item, x: Ticks, y: Ticks, length: Ticks, across: Ticks): Point[] => {

@@ -1,5 +1,6 @@
 export * from './item';
 export * from './ends';
+export * from './faces';
 export * from './ripping';
 export * from './offer';
 export * from './settings';

@@ -2,12 +2,21 @@ import { nameKey } from '../../nameKey';
 import { hardwareKey } from '../../hardwareKey';
 import type { Ticks } from '../../units';
 import type { Ends } from './ends';
+import type { Point } from './point';
 
 /** Boards and sheets are cut; what is called hardware is only bought. */
 export type Kind = 'board' | 'sheet' | 'hardware';
 
 /** Whether a sheet item may be turned. */
 export type Grain = 'any' | 'length';
+
+/** The finished face of a piece that is shaped by hand after it is sawn. */
+export interface ItemShape {
+  /** Counter-clockwise from the lower left corner of the rectangle of one piece, without its holes. */
+  outline: Point[];
+  /** Two: the rectangle holds a second one turned end for end, and the pair is parted by hand. */
+  pieces: 1 | 2;
+}
 
 /** Something that is wanted so many times: a piece to cut, or a thing to buy. */
 export interface Item {
@@ -25,6 +34,8 @@ export interface Item {
   width: Ticks;
   ends: Ends;
   grain: Grain;
+  /** Absent: it is finished as it is sawn. */
+  shape?: ItemShape;
   /** How much shorter a piece may come out. */
   shortOk: Ticks;
   /** Names of the materials it may be of; empty: any. */

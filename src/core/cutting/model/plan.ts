@@ -1,6 +1,7 @@
 import type { Micros, Minor, Ticks } from '../../units';
 import type { Kind } from './item';
 import type { Ends } from './ends';
+import type { Point } from './point';
 
 /**
  * The plan, with the names of plan.json (formats.md). Here lengths are ticks and money minor units (what a
@@ -69,7 +70,7 @@ export interface StoreCost {
 
 export type Source = { storeId: string; store: string; item: string } | { owned: string };
 
-export type Point = [x: Ticks, y: Ticks];
+export type { Point };
 
 /** One way of cutting a board or sheet, and how many are cut so. */
 export interface Layout {
@@ -97,7 +98,10 @@ export interface Piece {
   part: string;
   group: string;
   ends: Ends;
+  /** As it is sawn. */
   outline: Point[];
+  /** Where it is shaped by hand afterwards: the finished faces that lie in its outline, one or two. Absent: it is finished. */
+  faces?: Point[][];
 }
 
 /** A cut right through the piece it is made on; `on` names that piece where it is not the whole board. */

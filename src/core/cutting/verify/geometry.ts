@@ -1,6 +1,7 @@
 import type { Ticks } from '../../units';
 import type { SawSettings, Item } from '../model';
 import { nameKey } from '../../nameKey';
+import { checkFaces } from './faces';
 import {
   newestOf,
   sizeOf,
@@ -63,6 +64,7 @@ export const checkLayout = (
       note(place, 'is not inside its board, or in the part of it that is trimmed off');
     checkMaterial(layout, size, part, settings, place, note);
     if (!isOutlineOf(part, piece.outline, size)) note(place, 'has not the outline of the part');
+    checkFaces(part, piece, settings.kerf.ticks, place, note);
   }
   if (layout.kind === 'board' && size && size.width !== layout.width)
     note(layout.section, 'is drawn in another width than it has');

@@ -37,7 +37,8 @@ export interface LayoutToCheck {
   length: Ticks;
   width: Ticks;
   material: string;
-  pieces: { part: string; group: string; outline: Point[] }[];
+  /** `outline`: as it is sawn; `faces`: the finished shapes in it, absent where it is finished so. */
+  pieces: { part: string; group: string; outline: Point[]; faces?: Point[][] }[];
   storeCuts: { kind: 'crosscut' | 'rip'; at: Ticks }[];
   /** What is left besides the pieces, and the saw's work as it is told; absent: it is not told. */
   offcuts?: Offcut[];
@@ -89,6 +90,8 @@ export interface OwnedRow {
 export interface CheckAgainst {
   currency: string;
   parts: Item[];
+  /** The same where shaped pieces lie each for itself and not in pairs: a plan may do either. Absent: there are no pairs. */
+  singly?: Item[];
   /** In their order. */
   prices: PriceRow[];
   owned: OwnedRow[];

@@ -1,3 +1,5 @@
+import { mirroredShape } from '../shaping';
+import { sidesOf } from '../sides';
 import { assertNever } from '../../assertNever';
 import { namesUsed, renameGroup, renamePart } from '../rewrite';
 import type { Project } from '../types';
@@ -70,6 +72,7 @@ const reduceParts = (draft: ProjectDraft, command: PartCommand, before: Project)
       if (command.fields.name !== undefined && command.fields.name !== partName(before, command.partId))
         renamePart(draft, before, command.partId, command.fields.name);
       assign(home?.parts[home.index], command.fields);
+      if ('shape' in command.fields) shapeImages(draft, command.partId);
       return;
     }
     case 'removePart': {
@@ -89,6 +92,21 @@ const reduceParts = (draft: ProjectDraft, command: PartCommand, before: Project)
     default:
       assertNever(command);
   }
+};
+
+/** The mirror images of a part are shaped as it is, the other way round. */
+const shapeImages = (draft: ProjectDraft, partId: string): void => {
+  for (const group of draft.groups)
+    for (const { parts } of group.options) {
+      const original = parts.find(({ id }) => id === partId);
+      if (!original) continue;
+      for (const image of parts.filter(({ mirrorOf }) => mirrorOf === partId)) {
+        const sides = sidesOf(image, group, draft.unit);
+        const shape = mirroredShape(original.shape ?? [], sides.ok ? sides.value.width : 0, draft.unit);
+        if (shape.length > 0) image.shape = shape;
+        else delete image.shape;
+      }
+    }
 };
 
 /** Ids of the measures that a helper made for a group. */

@@ -1,4 +1,5 @@
 import type { Exposure } from '../../lumber';
+import { CORNERS, EDGES, type Operation, type OperationKind } from '../../shape';
 import {
   COUNT_OR_NONE,
   FLAG,
@@ -58,6 +59,21 @@ export const grain = oneOf('any', 'length');
 /** What is seen of a part: all round, one wide face and the edges, nothing. */
 export const shows = oneOf('all', 'front', 'none');
 
+/** What can be done to the outline of a part: `Operation` of the core's shapes says what each one's measures mean. */
+export const operationKind = oneOf<OperationKind>('clip', 'taper', 'notch', 'round', 'curve', 'hole');
+
+/** Where it is done, on a part that lies with its length from left to right and its face up. */
+export const operationPlace = oneOf<Operation['place']>(...CORNERS, ...EDGES, 'inside');
+
+/** One thing that is done to the outline of a part; measures that its kind has not are null. */
+export const shaping = object({
+  kind: operationKind,
+  place: operationPlace,
+  along: orNull(MEASURE),
+  across: orNull(MEASURE),
+  from: orNull(MEASURE),
+});
+
 /** One line of what a project is made of. Lengths are finished lengths, along the longest edge. */
 export const part = object({
   id: ID,
@@ -89,6 +105,10 @@ export const part = object({
   mirrorOf: optional(ID, 'Id of the part that this is the mirror image of.'),
   /** Absent: all. */
   shows: optional(shows, 'What is seen of it: all round, one face and the edges, nothing.'),
+  shape: optional(
+    list(refer('shaping', shaping), { maxItems: 40 }),
+    'What is done to its outline, one after the other; absent: it is as its length, width and ends say.',
+  ),
   measured: optional(measured, 'The length taken on the real thing, where, and how many were cut before.'),
 });
 

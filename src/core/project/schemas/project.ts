@@ -25,7 +25,7 @@ import {
   text,
 } from '../../schemaKinds';
 import { price, rackEntry, readyMade, store, tool } from './book';
-import { extra, group, item, joint, option, part, variable } from './parts';
+import { extra, group, item, joint, option, part, shaping, variable } from './parts';
 import { baseline, budget, charge, purchase, purchaseLine, returned } from './purchases';
 import { boardMark, measuredBoard, sawnBoard, sawnPiece } from './sawing';
 import { FORMS, MEASURE, MONEY, category } from './scalars';
@@ -194,6 +194,7 @@ export const projectSchema = {
     ...FORMS,
     category,
     part,
+    shaping,
     joint,
     option,
     group,

@@ -1,0 +1,35 @@
+import type { Layout } from '../cutting/model';
+import { partLetters, resolve, shapeWords, withLetter, type Part, type Project } from '../project';
+
+/** What is left to do by hand on the pieces of one part, once the saw has parted them. */
+export interface HandWork {
+  partId: string;
+  /** With its letter. */
+  name: string;
+  /** `taper 5" to 1 1/2" top right` */
+  words: string;
+  /** Pieces of the board that are two, head to tail. */
+  pairs: number;
+}
+
+/** The shaped pieces of a board, with what is done to them: one entry for each part, in the order of the pieces. */
+export const handWorkOf = (layout: Pick<Layout, 'pieces'>, project: Project): HandWork[] => {
+  if (!layout.pieces.some(({ faces }) => faces)) return [];
+  const letters = partLetters(project);
+  const parts = new Map(
+    project.groups.flatMap(({ options }) =>
+      options.flatMap((option) => option.parts.map((part): [string, Part] => [part.id, part])),
+    ),
+  );
+  const widths = new Map(resolve(project).parts.map(({ id, width }) => [id, width]));
+  const work = new Map<string, HandWork>();
+  for (const { partId, part: name, faces } of layout.pieces) {
+    const part = parts.get(partId);
+    if (!faces || !part) continue;
+    const held = work.get(partId);
+    const pairs = (held?.pairs ?? 0) + (faces.length > 1 ? 1 : 0);
+    const words = held?.words ?? shapeWords(part, widths.get(partId) ?? 0, project.unit);
+    work.set(partId, { partId, name: withLetter(letters, partId, name), words, pairs });
+  }
+  return [...work.values()];
+};

@@ -1,0 +1,4 @@
+export * from './types';
+export { blankLength, shapeOf, type Blank } from './shapeOf';
+export { areaOf, edgeOf, flatten } from './geometry';
+export { headToTail, turn, type Pair } from './headToTail';

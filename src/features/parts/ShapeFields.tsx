@@ -1,0 +1,224 @@
+import { StyleSheet, View } from 'react-native';
+import { formatLength, fromInches, fromMm, writeLength, type LengthUnit } from '@/core/units';
+import {
+  faceOf,
+  identifier,
+  sidesOf,
+  shapingAt,
+  shapeWords,
+  type Measure,
+  type Part,
+  type Project,
+  type Shaping,
+} from '@/core/project';
+import { blankLength, flatten, measuresWanted, placesOf, type OperationKind } from '@/core/shape';
+import { parseEnds, type WoodTone } from '@/core/lumber';
+import { capital } from '@/core/capital';
+import { ActionMenu, Button, FaceDrawing, LengthField, Row, Select, Text, useColors } from '@/ui';
+import { partTone } from './partTone';
+import { measureReader } from './reading';
+
+interface Props {
+  part: Part;
+  project: Project;
+  groupId: string;
+  edit: (fields: Partial<Omit<Part, 'id'>>) => void;
+}
+
+/** What can be done to an outline, in the words of the workshop. */
+const KINDS: { kind: OperationKind; title: string; done: string }[] = [
+  { kind: 'clip', title: 'Clip a corner off', done: 'Corner clipped' },
+  { kind: 'taper', title: 'Taper', done: 'Tapered' },
+  { kind: 'notch', title: 'Notch', done: 'Notch' },
+  { kind: 'round', title: 'Round a corner', done: 'Corner rounded' },
+  { kind: 'curve', title: 'Curve an edge in', done: 'Edge curved in' },
+  { kind: 'hole', title: 'Drill a hole', done: 'Hole' },
+];
+
+const LABELS: Record<OperationKind, Partial<Record<'along' | 'across' | 'from', string>>> = {
+  clip: { along: 'Along the length', across: 'Across the width' },
+  taper: { from: 'Full width for', across: 'Down to, at the end' },
+  notch: {
+    along: 'Along the length',
+    across: 'Across the width',
+    from: 'Begins, from the left or lower end',
+  },
+  round: { along: 'Radius' },
+  curve: { across: 'Depth in the middle' },
+  hole: {
+    along: 'Diameter',
+    from: 'Its middle, from the left end',
+    across: 'Its middle, from the bottom edge',
+  },
+};
+
+/** The shape of a part: what is done to its outline, one thing after the other, and how it comes out, to scale. */
+export const ShapeFields = ({ part, project, groupId, edit }: Props) => {
+  const shape = part.shape ?? [];
+  const size = sizeOf(part, project, groupId);
+  const group = project.groups.find(({ id }) => id === groupId);
+  const face = size && faceOf(part, size, project.unit);
+  const fault = face && !face.ok ? face.problems[0] : null;
+  const setShape = (next: Shaping[]) => edit({ shape: next.length > 0 ? next : undefined });
+  const actions = [
+    ...KINDS.map(({ kind, title }) => ({
+      title,
+      run: () => setShape([...shape, newShaping(kind, part, project, size?.width ?? 0)]),
+    })),
+    { title: 'Right triangle, corner to corner', run: () => setShape([...shape, triangle(part, size)]) },
+  ];
+  return (
+    <View role="group" aria-label="Shape" style={styles.all}>
+      {shape.map((shaping, index) => (
+        <OneShaping
+          key={index}
+          shaping={shaping}
+          project={project}
+          groupId={groupId}
+          fault={fault?.place === `${index}` ? fault.sentence : null}
+          onChange={(next) => setShape(shape.map((one, at) => (at === index ? next : one)))}
+          onRemove={() => setShape(shape.filter((_, at) => at !== index))}
+        />
+      ))}
+      {shape.length > 0 && size ? (
+        <Face part={part} unit={project.unit} size={size} tone={group ? partTone(part, group) : 'softwood'} />
+      ) : null}
+      <ActionMenu
+        label="Shape it"
+        actions={actions}
+        anchor={(open) => (
+          <Button mode="outlined" onPress={open} disabled={!size}>
+            {shape.length === 0 ? 'Shape it' : 'Shape it further'}
+          </Button>
+        )}
+      />
+    </View>
+  );
+};
+
+type Size = Parameters<typeof faceOf>[1];
+
+/** What a part is before its shape; null: it has no size yet. */
+const sizeOf = (part: Part, { groups, unit }: Project, groupId: string): Size | null => {
+  const group = groups.find(({ id }) => id === groupId);
+  const sides = sidesOf(part, group, unit);
+  const ends = parseEnds(part.ends);
+  const length = part.length?.ticks ?? 0;
+  return sides.ok && ends.ok && length > 0 && sides.value.width > 0
+    ? { length, width: sides.value.width, ends: ends.value }
+    : null;
+};
+
+/** Half of what there is, so that the drawing shows at once what it does. */
+const newShaping = (kind: OperationKind, part: Part, project: Project, width: number): Shaping => {
+  const { unit } = project;
+  const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
+  const step = unit === 'in' ? fromInches(1 / 8) : fromMm(1);
+  const nice = (ticks: number) => measure(Math.max(step, Math.round(ticks / step) * step));
+  const length = part.length?.ticks ?? 0;
+  const place = kind === 'taper' || kind === 'clip' ? 'top right' : (placesOf(kind)[0] ?? 'top right');
+  const free = kind === 'curve' ? 'bottom' : place;
+  return shapingAt(
+    kind,
+    free,
+    kind === 'taper' || kind === 'hole' ? { from: nice(length / 2) } : {},
+    nice(kind === 'hole' ? width / 2 : Math.min(width, length) / 3),
+  );
+};
+
+/** Cut from corner to corner, whatever its length becomes. */
+const triangle = (part: Part, size: Size | null): Shaping => {
+  const own = identifier(part.name);
+  return {
+    kind: 'clip',
+    place: 'top right',
+    along: { text: `${own}.length`, ticks: size?.length ?? 0 },
+    across: { text: `${own}.width`, ticks: size?.width ?? 0 },
+    from: null,
+  };
+};
+
+const Face = ({ part, unit, size, tone }: { part: Part; unit: LengthUnit; size: Size; tone: WoodTone }) => {
+  const colors = useColors();
+  const face = faceOf(part, size, unit);
+  if (!face.ok) return null;
+  return (
+    <FaceDrawing
+      length={blankLength(size)}
+      width={size.width}
+      outline={flatten(face.value.outline)}
+      holes={face.value.holes}
+      color={colors.wood[tone]}
+      say={(ticks) => formatLength(ticks, unit)}
+      label={`${part.name}, to scale: ${shapeWords(part, size.width, unit)}`}
+    />
+  );
+};
+
+const OneShaping = ({
+  shaping,
+  project,
+  groupId,
+  fault,
+  onChange,
+  onRemove,
+}: {
+  shaping: Shaping;
+  project: Project;
+  groupId: string;
+  fault: string | null;
+  onChange: (shaping: Shaping) => void;
+  onRemove: () => void;
+}) => {
+  const { kind, place } = shaping;
+  const done = KINDS.find((one) => one.kind === kind)?.done ?? kind;
+  const places = placesOf(kind);
+  const step: Measure =
+    project.unit === 'in' ? { text: '1', ticks: fromInches(1) } : { text: '25', ticks: fromMm(25) };
+  return (
+    <Row style={styles.one}>
+      <View style={styles.fields} role="group" aria-label={done}>
+        <View style={styles.head}>
+          <Text size="strong" style={styles.grow}>
+            {done}
+          </Text>
+          <Button mode="text" onPress={onRemove} accessibilityLabel={`Leave out: ${done}`}>
+            Leave out
+          </Button>
+        </View>
+        {places.length > 1 ? (
+          <Select
+            label="Where"
+            value={place}
+            options={places.map((value) => ({ value, label: capital(value) }))}
+            onChange={(next) => onChange(shapingAt(kind, next, shaping, step))}
+          />
+        ) : null}
+        {measuresWanted(kind, place).map((name) => (
+          <LengthField
+            key={name}
+            label={LABELS[kind][name] ?? name}
+            value={shaping[name]}
+            unit={project.unit}
+            zero={name === 'from' ? 'allowed' : undefined}
+            read={measureReader(project, groupId)}
+            onChange={(measure) => measure && onChange({ ...shaping, [name]: measure })}
+          />
+        ))}
+        {fault === null ? null : (
+          <View role="alert">
+            <Text tone="bad">{fault}</Text>
+          </View>
+        )}
+      </View>
+    </Row>
+  );
+};
+
+const styles = StyleSheet.create({
+  all: { gap: 12 },
+  one: { paddingHorizontal: 0 },
+  fields: { flex: 1, gap: 8 },
+  head: { flexDirection: 'row', alignItems: 'center', gap: 8 },
+  grow: { flex: 1 },
+});
