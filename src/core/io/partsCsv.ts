@@ -8,15 +8,14 @@ import {
   emptyPart,
   materialsOf,
   numbered,
-  parseShape,
   resolve,
-  writeShape,
   type Group,
   type Measure,
   type Part,
   type Project,
   type Shaping,
 } from '../project';
+import { parseShape, writeShape } from '../project/shapeText';
 import type { Problem, Result } from '../result';
 import { rowReader } from './rowReader';
 import { fileProblem, readTable, unknownCells, writeTable, type TableRow } from './table';

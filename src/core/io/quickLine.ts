@@ -8,7 +8,8 @@ import {
   type Ticks,
 } from '../units';
 import { parseSection } from '../lumber';
-import { emptyPart, takeShape, type Measure, type Part, type TakenShape } from '../project';
+import { emptyPart, type Measure, type Part } from '../project';
+import { takeShape, type TakenShape } from '../project/shapeText';
 import { fail, ok, type Result } from '../result';
 import { takeQuantity } from './quickCount';
 import {

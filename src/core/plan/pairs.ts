@@ -1,6 +1,6 @@
 import type { Ticks } from '../units';
 import type { ResolvedPart } from '../project';
-import { headToTail } from '../shape';
+import { headToTail } from '../shape/headToTail';
 
 /**
  * Parts as rectangles to be sawn: of shapes that save length lying head to tail, pairs, and of an odd number one alone. A pair is a

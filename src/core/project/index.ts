@@ -32,4 +32,3 @@ export * from './charges';
 export { shippingFor } from '../cutting/model';
 export * from './tools';
 export { faceOf, mirroredShape, operationOf } from './shaping';
-export { parseShape, shapeWords, shapingAt, takeShape, writeShape, type TakenShape } from './shapeText';

@@ -1,5 +1,6 @@
 import type { Layout } from '../cutting/model';
-import { partLetters, resolve, shapeWords, withLetter, type Part, type Project } from '../project';
+import { partLetters, resolve, withLetter, type Part, type Project } from '../project';
+import { shapeWords } from '../project/shapeText';
 
 /** What is left to do by hand on the pieces of one part, once the saw has parted them. */
 export interface HandWork {

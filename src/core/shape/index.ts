@@ -1,4 +1,3 @@
 export * from './types';
 export { blankLength, shapeOf, type Blank } from './shapeOf';
 export { areaOf, edgeOf, flatten } from './geometry';
-export { headToTail, turn, type Pair } from './headToTail';

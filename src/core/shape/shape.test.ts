@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { fromInches } from '../units';
 import { SQUARE } from '../lumber';
-import { areaOf, edgeOf, flatten, headToTail, shapeOf, turn, type Operation, type Shape } from '.';
+import { areaOf, edgeOf, flatten, shapeOf, type Operation, type Shape } from '.';
+import { headToTail, turn } from './headToTail';
 import { CORNERS, EDGES, placesOf, type OperationKind } from './types';
 
 const inches = fromInches;

@@ -129,6 +129,8 @@ class ShapeMaker {
     if (from >= this.length) return `It stays full for ${this.say(from)}, and is no longer than that.`;
     if (across >= width) return `It is ${this.say(width)} wide; a taper goes to less than that.`;
     const edge: Edge = isTop ? 'top' : 'bottom';
+    if (this.nodes.some((one) => one.edge === edge && one.bulge !== 0))
+      return `The ${edge} edge is curved; it cannot be tapered as well.`;
     const start: Node = {
       x: isRight ? from : this.length - from,
       y: isTop ? width : 0,

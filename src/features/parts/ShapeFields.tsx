@@ -4,16 +4,18 @@ import {
   faceOf,
   identifier,
   sidesOf,
-  shapingAt,
-  shapeWords,
   type Measure,
   type Part,
   type Project,
   type Shaping,
 } from '@/core/project';
-import { blankLength, flatten, measuresWanted, placesOf, type OperationKind } from '@/core/shape';
+import { shapingAt, shapeWords } from '@/core/project/shapeText';
+import { blankLength, flatten, measuresWanted, placesOf, type OperationKind, type Shape } from '@/core/shape';
 import { parseEnds, type WoodTone } from '@/core/lumber';
+import { shapeDxf, shapeSvg, templateHtml } from '@/core/shape/files';
+import { fileBase } from '@/core/io';
 import { capital } from '@/core/capital';
+import { saveFile } from '@/hooks';
 import { ActionMenu, Button, FaceDrawing, LengthField, Row, Select, Text, useColors } from '@/ui';
 import { partTone } from './partTone';
 import { measureReader } from './reading';
@@ -83,6 +85,9 @@ export const ShapeFields = ({ part, project, groupId, edit }: Props) => {
       {shape.length > 0 && size ? (
         <Face part={part} unit={project.unit} size={size} tone={group ? partTone(part, group) : 'softwood'} />
       ) : null}
+      {shape.length > 0 && face?.ok ? (
+        <Template shape={face.value} name={part.name} unit={project.unit} />
+      ) : null}
       <ActionMenu
         label="Shape it"
         actions={actions}
@@ -151,6 +156,38 @@ const Face = ({ part, unit, size, tone }: { part: Part; unit: LengthUnit; size: 
       color={colors.wood[tone]}
       say={(ticks) => formatLength(ticks, unit)}
       label={`${part.name}, to scale: ${shapeWords(part, size.width, unit)}`}
+    />
+  );
+};
+
+/** The shape as a file: to print at its true size, or for a program that draws or cuts. */
+const Template = ({ shape, name, unit }: { shape: Shape; name: string; unit: LengthUnit }) => {
+  const file = fileBase({ name });
+  const actions = [
+    {
+      title: 'A template to print at true size',
+      run: () =>
+        saveFile(
+          `${file}-template.html`,
+          templateHtml(shape, name, unit === 'in' ? 'Letter' : 'A4'),
+          'text/html',
+        ),
+    },
+    {
+      title: 'Its outline as SVG',
+      run: () => saveFile(`${file}.svg`, shapeSvg(shape, name), 'image/svg+xml'),
+    },
+    { title: 'Its outline as DXF', run: () => saveFile(`${file}.dxf`, shapeDxf(shape), 'image/vnd.dxf') },
+  ];
+  return (
+    <ActionMenu
+      label="Template"
+      actions={actions}
+      anchor={(open) => (
+        <Button mode="outlined" onPress={open}>
+          Template
+        </Button>
+      )}
     />
   );
 };

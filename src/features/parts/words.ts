@@ -1,6 +1,7 @@
 import { formatLength, type LengthUnit } from '@/core/units';
 import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/lumber';
-import { shapeWords, type Exposure, type Group, type Part } from '@/core/project';
+import { type Exposure, type Group, type Part } from '@/core/project';
+import { shapeWords } from '@/core/project/shapeText';
 
 export const EXPOSURES: { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors' },
