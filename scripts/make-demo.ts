@@ -18,6 +18,7 @@ import {
   type Project,
   type Store,
 } from '@/core/project';
+import { parseShape } from '@/core/project/shapeText';
 import { buildMade, helperOf, usualAnswers, type HelperInput } from '@/core/takeoff';
 import type { Result } from '@/core/result';
 
@@ -74,6 +75,8 @@ interface SampleGroup {
   names?: Record<string, string>;
   /** Materials of their own, by role. */
   partMaterials?: Record<string, string[]>;
+  /** What is done to their outlines, by role. */
+  shapes?: Record<string, string>;
   /** As the shelf tag names what covers and fills, by name. */
   items?: Record<string, string>;
   /** Hardware that is counted: name, item, how many. */
@@ -97,6 +100,13 @@ const withGroup = (project: Project, group: SampleGroup, newId: () => string): P
   for (const part of made.groups.at(-1)?.options[0]?.parts ?? []) {
     const name = group.names?.[part.role ?? ''];
     const materials = group.partMaterials?.[part.role ?? ''];
+    const shape = group.shapes?.[part.role ?? ''];
+    if (shape)
+      made = run(made, {
+        type: 'editPart',
+        partId: part.id,
+        fields: { shape: must(parseShape(shape, project.unit)) },
+      });
     if (name) made = run(made, { type: 'editPart', partId: part.id, fields: { name } });
     if (materials) made = run(made, { type: 'editPart', partId: part.id, fields: { materials } });
   }
@@ -235,6 +245,7 @@ const compost = dollars(
         },
         names: { cladding_board: 'Back slat', batten: 'Back batten' },
         partMaterials: { batten: ['treated'] },
+        shapes: { batten: 'clip 3/4 x 1 1/2 top right' },
       },
       {
         helper: 'braces',
@@ -326,6 +337,7 @@ const sandpit = sample(
         batten: '20x95mm',
       },
       names: { board: 'Lid slat', batten: 'Lid batten' },
+      shapes: { batten: 'clip 20 x 20 top left; clip 20 x 20 top right' },
       hardware: [['Lid hinge', 'hinge 80 mm', 4]],
     },
   ],

@@ -1,11 +1,10 @@
 import fc from 'fast-check';
-import { placesOf, type OperationKind } from '../shape';
-import { flatten } from '../shape';
+import { flatten, placesOf, type OperationKind } from '../shape';
 import { SQUARE } from '../lumber';
 import { must } from '../testing';
-import { writeLength } from '../units';
+import { parseLength, writeLength } from '../units';
 import { apply, type Command } from './commands';
-import { emptyGroup, emptyPart, emptyProject } from './defaults';
+import { emptyGroup, emptyPart, emptyProject, measure } from './defaults';
 import { resolve } from './resolve';
 import { shapingAt, parseShape, shapeWords, takeShape, writeShape } from './shapeText';
 import { faceOf, mirroredShape } from './shaping';
@@ -144,5 +143,37 @@ describe('in a project', () => {
       [14, 14],
       [18, 18],
     ]);
+  });
+
+  test('the other unit leaves a shape as long as it was', () => {
+    const shape: Shaping[] = [
+      {
+        kind: 'notch',
+        place: 'top',
+        along: measure('1 1/2', 'in'),
+        across: measure('1', 'in'),
+        from: measure('3', 'in'),
+      },
+    ];
+    const shaped = done(project, { type: 'editPart', partId: 'p', fields: { shape } });
+    const metric = done(shaped, { type: 'editProject', fields: { unit: 'mm' } });
+    const before = shaped.groups[0]?.options[0]?.parts[0]?.shape ?? [];
+    const after = metric.groups[0]?.options[0]?.parts[0]?.shape ?? [];
+    expect(meaning(after)).toEqual(meaning(before));
+    for (const { along } of after)
+      expect(parseLength(along?.text ?? '', 'mm')).toEqual({ ok: true, value: along?.ticks });
+  });
+
+  test('what is done to a part is done to its mirror image, the other way up', () => {
+    const image: Part = { ...part, id: 'image', name: 'Other end', mirrorOf: 'p', shape: undefined };
+    const both = done(project, { type: 'addPart', groupId: 'g', part: image, index: 1 });
+    const shape: Shaping[] = [
+      { kind: 'round', place: 'top left', along: measure('1', 'in'), across: null, from: null },
+    ];
+    const shaped = done(both, { type: 'editPart', partId: 'p', fields: { shape } });
+    const imageOf = (made: Project) => made.groups[0]?.options[0]?.parts[1]?.shape;
+    expect(imageOf(shaped)?.map(({ place }) => place)).toEqual(['bottom left']);
+    const plain = done(shaped, { type: 'editPart', partId: 'p', fields: { shape: undefined } });
+    expect(imageOf(plain)).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import { chosenOption, type Group, type Part, type Project } from '../project';
+import { chosenOption, operationOf, type Group, type Part, type Project } from '../project';
 import { previewMade, toldBefore } from './build';
 import type { Helper } from './types';
 
@@ -24,7 +24,7 @@ const sizesByRole = (parts: Part[]): string =>
   JSON.stringify(
     parts
       .filter(({ role }) => role !== undefined)
-      .map(({ role, kind, quantity, section, length, width, ends }) => [
+      .map(({ role, kind, quantity, section, length, width, ends, shape = [] }) => [
         role,
         kind,
         quantity,
@@ -32,6 +32,7 @@ const sizesByRole = (parts: Part[]): string =>
         length?.ticks,
         width?.ticks,
         ends,
+        shape.map(operationOf),
       ])
       .sort(),
   );

@@ -2,7 +2,7 @@ import { assertNever } from '../../assertNever';
 import { parseLength, writeLength, type LengthUnit } from '../../units';
 import { pinUnits, renameVariable, replaceVariable } from '../rewrite';
 import type { Measure, Project } from '../types';
-import { isFormula } from '../values';
+import { isFormula, measuresOf } from '../values';
 import { assign, optionsOf, takeOut, type ProjectDraft } from './draft';
 import type { DetailCommand } from './types';
 
@@ -66,8 +66,7 @@ const keepMeasures = (draft: ProjectDraft, unit: LengthUnit): void => {
     if (!read.ok || read.value !== measure.ticks) measure.text = writeLength(measure.ticks, draft.unit);
   };
   for (const { parts } of optionsOf(draft))
-    for (const part of parts)
-      [part.length, part.width, part.shortOk, part.measured?.length ?? null].forEach(keep);
+    for (const part of parts) for (const { measure } of measuresOf(part)) keep(measure);
   for (const variable of draft.variables) {
     if (variable.kind !== 'length' || isFormula(variable.formula, draft.unit)) continue;
     const ticks = parseLength(variable.formula, draft.unit);
