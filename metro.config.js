@@ -2,6 +2,10 @@ const path = require('node:path');
 const { getDefaultConfig } = require('expo/metro-config');
 const { version: directImports } = require('./scripts/direct-imports');
 const { isUnused, slimFor } = require('./scripts/unused-parts');
+const { usedExports } = require('./scripts/used-exports');
+
+// Made before the files are counted.
+usedExports('fflate');
 
 const config = getDefaultConfig(__dirname);
 
@@ -13,7 +17,7 @@ const NODE_ONLY = new Set(['fs', 'path', 'crypto', 'node:fs', 'node:path', 'node
 config.resolver.resolveRequest = (context, name, platform) => {
   if (name === 'highs') return { type: 'sourceFile', filePath: HIGHS };
   if (context.originModulePath === HIGHS && NODE_ONLY.has(name)) return { type: 'empty' };
-  const slim = slimFor(context.originModulePath, name);
+  const slim = slimFor(context.originModulePath, name) ?? usedExports(name);
   if (slim) return { type: 'sourceFile', filePath: slim };
   const found = context.resolveRequest(context, name, platform);
   return found.type === 'sourceFile' && isUnused(found.filePath) ? { type: 'empty' } : found;

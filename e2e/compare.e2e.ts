@@ -46,7 +46,12 @@ test.describe('on a phone, by touch', () => {
     await press(page.getByRole('button', { name: 'Choose All treated' }));
     await becomes(page, price);
     await cards.filter({ hasText: 'As it is now' }).getByText('10 to 20 years').first().waitFor();
+    // What was decided stands there, with what today's prices say of it; one undo takes it away too.
+    const decided = page.getByRole('region', { name: 'What was decided' });
+    await decided.getByText(/^Chosen on .* then, and .* without it\.$/).waitFor();
+    await decided.getByText(/^At today’s prices it costs .* more than without it\.$/).waitFor();
     await press(page.getByRole('button', { name: 'Undo', exact: true }));
+    await expect(decided).toHaveCount(0);
     await becomes(page, before);
     expect(complaints).toEqual([]);
     await context.close();

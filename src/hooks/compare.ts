@@ -5,10 +5,11 @@ import type { BreakEven, Proposal, Saving, Scenario, UnderTarget, WhatIf } from 
 import { freshMaterials } from '@/core/compare/freshMaterials';
 import type { Minor } from '@/core/units';
 import { shownPlan, type Plan } from '@/core/plan';
+import { wayBack } from '@/core/project/wayBack';
 import { withChanges, type Alternative, type Book, type Project, type ProjectChange } from '@/core/project';
 import { planRequest, type PlanRequest } from '@/state/planRequest';
 import { DERIVED } from './plans';
-import { notify } from '@/data';
+import { newId, notify, today } from '@/data';
 import type { Planner } from '@/workers/planner.worker';
 import { services } from './services';
 import type { OpenProject } from './workspace';
@@ -230,13 +231,29 @@ const keepPlan = (project: Project, book: Book, changes: ProjectChange[], plan: 
 /** What is kept has no longer names than these. */
 export const MAX_NAME = 200;
 
-/** Takes a way to do a project as one step: the plan that is known of it stands at once, and one touch takes it back. */
+/** A way to do a project that is taken. */
+interface TakenWay {
+  name: string;
+  changes: ProjectChange[];
+  /** Null: not known. */
+  plan: Plan | null;
+  /** What the whole comes to before and with it; absent: not known. */
+  sums?: { before: Minor; after: Minor };
+}
+
+/**
+ * Takes a way to do a project as one step, which one touch takes back: the plan that is known of it stands at once, and what was decided
+ * is kept, with the way back.
+ */
 export const takeWay = (
   { project, book, dispatch, undo }: Pick<OpenProject, 'project' | 'book' | 'dispatch' | 'undo'>,
-  { name, changes, plan }: { name: string; changes: ProjectChange[]; plan: Plan | null },
+  { name: given, changes, plan, sums }: TakenWay,
   text: string,
 ): void => {
   if (plan) keepPlan(project, book, changes, plan);
-  dispatch({ type: 'choose', name: name.slice(0, MAX_NAME), changes });
+  const name = given.slice(0, MAX_NAME);
+  const { before = null, after = null } = sums ?? {};
+  const decision = { id: newId(), name, day: today(), before, after, back: wayBack(project, changes) };
+  dispatch({ type: 'choose', name, changes, decision });
   notify({ text, action: { label: 'Undo', run: undo } });
 };

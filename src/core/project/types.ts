@@ -22,6 +22,9 @@ export type ProjectChange = Static<typeof schema.change>;
 /** Another way to do a project, by its changes. */
 export interface Alternative extends Static<typeof schema.alternative> {}
 
+/** A way that was chosen, with what it took the place of. */
+export interface Decision extends Static<typeof schema.decision> {}
+
 /** A project with its purchases, which files keep beside it. */
 export interface Project extends Omit<Static<typeof schema.project>, 'variables' | 'extras'> {
   variables: Variable[];

@@ -19,11 +19,14 @@ export const sidesOf = (outline: Vertex[]): [Vertex, Vertex][] =>
     return next ? [[vertex, next]] : [];
   });
 
+/** The nearest tick; never a nothing below nothing. */
+const whole = (length: number): number => Math.round(length) || 0;
+
 /** An outline as corners alone: each arc as chords that lie no further off it than 0.05 mm, rounded to ticks. */
 export const flatten = (outline: Vertex[]): Point[] =>
   sidesOf(outline).flatMap(([from, to]) => {
     const arc = arcOf(from, to);
-    const points: Point[] = [[Math.round(from.x), Math.round(from.y)]];
+    const points: Point[] = [[whole(from.x), whole(from.y)]];
     if (!arc) return points;
     const { radius, angle } = arc;
     const step = 2 * Math.acos(Math.max(0, 1 - CHORD_ERROR / radius)) || Math.PI / 4;
@@ -35,8 +38,8 @@ export const flatten = (outline: Vertex[]): Point[] =>
       const chord = 2 * radius * Math.sin(Math.abs(swept) / 2) * (turn || 1);
       const way = heading + swept / 2;
       points.push([
-        Math.round(from.x + Math.abs(chord) * Math.cos(way)),
-        Math.round(from.y + Math.abs(chord) * Math.sin(way)),
+        whole(from.x + Math.abs(chord) * Math.cos(way)),
+        whole(from.y + Math.abs(chord) * Math.sin(way)),
       ]);
     }
     return points;

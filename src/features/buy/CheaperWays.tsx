@@ -2,7 +2,8 @@ import { StyleSheet, View } from 'react-native';
 import { Link } from 'expo-router';
 import type { Saving } from '@/core/compare';
 import { formatMoney } from '@/core/units';
-import { takeWay, useWaysToSave, type PlannedProject } from '@/hooks';
+import { type PlannedProject } from '@/hooks';
+import { takeWay, useWaysToSave } from '@/hooks/compare';
 import { Button, Row, SectionHeader, Text } from '@/ui';
 
 /** So many of the best are shown; all of them are under Compare. */
@@ -10,7 +11,7 @@ const SHOWN = 2;
 
 /** The best ways to pay less for the same thing, each with its catch: looked for once the plan stands. */
 export const CheaperWays = ({ open, isIdle }: { open: PlannedProject; isIdle: boolean }) => {
-  const { project, plan, request } = open;
+  const { project, plan, money, request } = open;
   const { ways } = useWaysToSave(request, isIdle ? plan : null);
   const best = ways
     .filter(({ kind, isWhole, isForEach }) => kind !== 'later' && isWhole && !isForEach)
@@ -20,7 +21,7 @@ export const CheaperWays = ({ open, isIdle }: { open: PlannedProject; isIdle: bo
   const take = (way: Saving) =>
     takeWay(
       open,
-      { ...way, name: way.title },
+      { ...way, name: way.title, sums: { before: money.total, after: money.total - way.saves } },
       `${way.title}: ${formatMoney(way.saves, project.currency)} less.`,
     );
   return (

@@ -7,7 +7,8 @@ import { fittingWay, type FittingWay } from '@/core/compare/fitting';
 import { capital } from '@/core/capital';
 import { formatMoney } from '@/core/units';
 import { shownBeside, type Plan } from '@/core/plan';
-import { takeWay, useAlternatives, type AlternativeView, type PlannedProject } from '@/hooks';
+import { type PlannedProject } from '@/hooks';
+import { takeWay, useAlternatives, type AlternativeView } from '@/hooks/compare';
 import { Button, Icon, Row, Text, useColors } from '@/ui';
 
 /** What of the plan is of a wood that does not last where it stands: said before it is bought, with what would last and its price. */

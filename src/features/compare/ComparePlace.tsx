@@ -6,19 +6,16 @@ import { groupBy } from '@/core/groupBy';
 import { shownPlan, type PlanProblem } from '@/core/plan';
 import { hasParts, perWords, type Alternative } from '@/core/project';
 import {
-  MAX_NAME,
   newId,
   notify,
-  takeWay,
   useOpened,
   usePlanned,
   useProject,
-  useProposals,
   useView,
-  useWaysToSave,
   type OpenProject,
   type PlannedProject,
 } from '@/hooks';
+import { MAX_NAME, takeWay, useProposals, useWaysToSave } from '@/hooks/compare';
 import { Button, Columns, SegmentedButtons, Select, useIsWide, Text } from '@/ui';
 import { UnpricedFold } from '@/forms';
 import { AddColumn } from './AddColumn';
@@ -27,6 +24,7 @@ import { Cards } from './Cards';
 import { Chart } from './Chart';
 import { useColumns, type Column } from './columns';
 import { ColumnTable } from './ColumnTable';
+import { Decided } from './Decided';
 import { FILTERS, filtered, type Filter } from './filters';
 import { PerForm } from './PerForm';
 import { SaveView } from './SaveView';
@@ -96,7 +94,9 @@ const Compare = ({ open }: { open: PlannedProject }) => {
   const choose = (column: Column): void => {
     if (!column.alternative) return;
     const { name, changes } = column.alternative;
-    takeWay(open, { name, changes, plan: column.plan }, `${name} is chosen.`);
+    const [before, after] = [latest.find(({ isChosen }) => isChosen)?.outcome, column.outcome];
+    const sums = before && after ? { before: before.atTill, after: after.atTill } : undefined;
+    takeWay(open, { name, changes, plan: column.plan, sums }, `${name} is chosen.`);
   };
   const tryIt = ({ id, title, changes }: Saving): void => {
     add(asAlternative({ id: `save:${id}`, name: title, changes }));
@@ -142,6 +142,7 @@ const Compare = ({ open }: { open: PlannedProject }) => {
           columns={columns}
           shared={shared}
           onOpen={setOpened}
+          onLook={add}
           canAdd={proposals !== null}
         />
       ) : shown === 'save' ? (
@@ -159,12 +160,14 @@ const SideBySide = ({
   columns,
   shared,
   onOpen,
+  onLook,
   canAdd,
 }: {
   open: PlannedProject;
   columns: Column[];
   shared: ComponentProps<typeof Cards>;
   onOpen: (what: 'per' | 'add') => void;
+  onLook: (way: Alternative) => void;
   canAdd: boolean;
 }) => {
   const { project, plan, money } = open;
@@ -209,6 +212,7 @@ const SideBySide = ({
         </>
       )}
       <Twins columns={columns} />
+      <Decided open={open} onLook={onLook} held={new Set(columns.map(({ id }) => id))} />
       <Text size="small" tone="soft" style={styles.pad}>
         How long it stands, and what it is fit for, are rules of thumb: see Materials in the price book for
         where each is from, and to say otherwise.

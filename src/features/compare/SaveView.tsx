@@ -2,7 +2,8 @@ import type { Combination, Saving } from '@/core/compare';
 import { shownPlan, type Plan } from '@/core/plan';
 import type { Project } from '@/core/project';
 import { formatMoney } from '@/core/units';
-import { takeWay, useUnderTarget, type PlannedProject, type WaysView } from '@/hooks';
+import { type PlannedProject } from '@/hooks';
+import { takeWay, useUnderTarget, type WaysView } from '@/hooks/compare';
 import { UnderTarget } from './UnderTarget';
 import { Ways } from './Ways';
 
@@ -20,7 +21,11 @@ export const SaveView = ({ open, base, ways, onTry }: Props) => {
   const underTarget = useUnderTarget(request, base, ways);
   const over = Math.max(0, -(money.left ?? 0));
   const take = (way: Pick<Combination, 'changes' | 'plan' | 'saves'>, name: string): void =>
-    takeWay(open, { ...way, name }, `${name}: ${formatMoney(way.saves, project.currency)} less.`);
+    takeWay(
+      open,
+      { ...way, name, sums: { before: money.total, after: money.total - way.saves } },
+      `${name}: ${formatMoney(way.saves, project.currency)} less.`,
+    );
   return (
     <>
       {over > 0 ? (

@@ -3,7 +3,7 @@ import { ActivityIndicator } from 'react-native-paper';
 import type { Saving } from '@/core/compare';
 import { formatMoney } from '@/core/units';
 import type { Project } from '@/core/project';
-import type { WaysView } from '@/hooks';
+import type { WaysView } from '@/hooks/compare';
 import { SectionHeader, Button, Row, Text } from '@/ui';
 
 interface Props {

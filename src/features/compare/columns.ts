@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { boughtIn, outcomeOf, type BreakEven, type Outcome } from '@/core/compare';
 import { isSameLack, shownPlan, type Plan } from '@/core/plan';
 import { letterOf, type Alternative, type Book, type Project } from '@/core/project';
-import { useAlternatives, useBreakEvens, type PlannedProject } from '@/hooks';
+import { type PlannedProject } from '@/hooks';
+import { useAlternatives, useBreakEvens } from '@/hooks/compare';
 
 /** One column: a way to do the project, with what it comes to. */
 export interface Column {

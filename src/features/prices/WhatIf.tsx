@@ -3,7 +3,8 @@ import { StyleSheet, View } from 'react-native';
 import { hasFallen, scenarioWords, type Scenario, type WhatIf as Outcome } from '@/core/compare';
 import { shownPlan } from '@/core/plan';
 import { formatMoney } from '@/core/units';
-import { usePlanned, useWhatIfs, type OpenProject, type PlannedProject } from '@/hooks';
+import { usePlanned, type OpenProject, type PlannedProject } from '@/hooks';
+import { useWhatIfs } from '@/hooks/compare';
 import { Button, IconAction, Row, SectionHeader, Text } from '@/ui';
 import { ScenarioForm } from './ScenarioForm';
 

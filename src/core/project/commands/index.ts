@@ -41,6 +41,9 @@ const mergeable = (change: Change, command: Command): Change => {
   return { ...change, merge: `${of}:${Object.keys(command.fields).join()}` };
 };
 
+/** So many of what was decided are kept, the latest. */
+const MAX_DECISIONS = 50;
+
 /** Every command, handled by its aggregate; one that none handles does not compile. */
 const reduce = (draft: ProjectDraft, command: Command, before: Project): void => {
   switch (command.type) {
@@ -83,6 +86,8 @@ const reduce = (draft: ProjectDraft, command: Command, before: Project): void =>
       return reduceComparison(draft, command);
     case 'choose':
       for (const one of command.changes) reduce(draft, one, before);
+      if (command.decision)
+        draft.decisions = [...(draft.decisions ?? []), command.decision].slice(-MAX_DECISIONS);
       return;
     case 'editTarget':
     case 'keepBaseline':

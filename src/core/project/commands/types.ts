@@ -3,6 +3,7 @@ import type {
   Baseline,
   Budget,
   Charges,
+  Decision,
   Extra,
   Group,
   Joint,
@@ -64,8 +65,8 @@ export type CompareCommand =
   | { type: 'removeAlternative'; alternativeId: string; proposed: Alternative[] }
   /** Back to those that Billet proposes. */
   | { type: 'resetAlternatives' }
-  /** Several changes under one name: an alternative that is chosen, a way to save that is taken. */
-  | { type: 'choose'; name: string; changes: ProjectChange[] }
+  /** Several changes under one name: an alternative that is chosen, a way to save that is taken; `decision`: what is kept of that. */
+  | { type: 'choose'; name: string; changes: ProjectChange[]; decision?: Decision }
   | { type: 'addReadyMade'; seen: ReadyMade }
   | { type: 'removeReadyMade'; seenId: string }
   | { type: 'editWork'; fields: Partial<Work> };

@@ -2,6 +2,7 @@ import { Type } from '@sinclair/typebox';
 import type { TreatedNearFood } from '../../lumber';
 import { material } from '../../lumber/materialSchema';
 import {
+  DAY,
   CURRENCY,
   COUNT,
   FLAG,
@@ -134,6 +135,21 @@ export const alternative = object(
   'Another way to do the project: changes that were not made.',
 );
 
+/** A way that was chosen: when, what it and what it took the place of came to then, and the changes that lead back. */
+export const decision = object(
+  {
+    id: ID,
+    name: NAME,
+    day: DAY,
+    /** What the whole came to on that day, before and with it; null: not known. */
+    before: orNull(MONEY),
+    after: orNull(MONEY),
+    /** Null: it cannot be said as changes. */
+    back: orNull(list(refer('change', change), { maxItems: 1000 })),
+  },
+  'A way that was chosen, with what it took the place of.',
+);
+
 export const project = object({
   id: ID,
   ...projectFields,
@@ -147,6 +163,10 @@ export const project = object({
   alternatives: optional(
     list(refer('alternative', alternative), { maxItems: 12 }),
     'The columns of its comparison; absent: those that Billet proposes.',
+  ),
+  decisions: optional(
+    list(refer('decision', decision), { maxItems: 50 }),
+    'The ways that were chosen, in their order.',
   ),
   budget: optional(refer('budget', budget)),
   baseline: optional(refer('baseline', baseline)),
@@ -222,5 +242,6 @@ export const projectSchema = {
     work,
     change,
     alternative,
+    decision,
   },
 };
