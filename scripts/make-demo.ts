@@ -15,6 +15,7 @@ import {
   type Command,
   type Exposure,
   type Extra,
+  type Part,
   type Project,
   type Store,
 } from '@/core/project';
@@ -85,6 +86,18 @@ interface SampleGroup {
 
 const run = (project: Project, command: Command): Project => apply(project, command, 0)?.document ?? project;
 
+/** What is changed of a part of a role afterwards, one thing after the other. */
+const partFields = (role: string, group: SampleGroup, unit: 'in' | 'mm'): Partial<Part>[] => {
+  const shape = group.shapes?.[role];
+  const name = group.names?.[role];
+  const materials = group.partMaterials?.[role];
+  return [
+    ...(shape ? [{ shape: must(parseShape(shape, unit)) }] : []),
+    ...(name ? [{ name }] : []),
+    ...(materials ? [{ materials }] : []),
+  ];
+};
+
 const withGroup = (project: Project, group: SampleGroup, newId: () => string): Project => {
   const helper = helperOf(group.helper);
   if (!helper) throw new Error(`no helper ${group.helper}`);
@@ -97,19 +110,9 @@ const withGroup = (project: Project, group: SampleGroup, newId: () => string): P
     groupId: id,
     fields: { exposure: group.exposure, copies: group.copies },
   });
-  for (const part of made.groups.at(-1)?.options[0]?.parts ?? []) {
-    const name = group.names?.[part.role ?? ''];
-    const materials = group.partMaterials?.[part.role ?? ''];
-    const shape = group.shapes?.[part.role ?? ''];
-    if (shape)
-      made = run(made, {
-        type: 'editPart',
-        partId: part.id,
-        fields: { shape: must(parseShape(shape, project.unit)) },
-      });
-    if (name) made = run(made, { type: 'editPart', partId: part.id, fields: { name } });
-    if (materials) made = run(made, { type: 'editPart', partId: part.id, fields: { materials } });
-  }
+  for (const part of made.groups.at(-1)?.options[0]?.parts ?? [])
+    for (const fields of partFields(part.role ?? '', group, project.unit))
+      made = run(made, { type: 'editPart', partId: part.id, fields });
   for (const extra of made.extras.filter(({ groupId }) => groupId === id))
     made = run(made, {
       type: 'editExtra',

@@ -1,11 +1,19 @@
 import type { Group, Option, Part, Project } from './types';
 
 /**
- * A project once more, under an id and a name of its own: its parts, measures, ways and target, with nothing bought, and nothing measured
+ * A project once more, under an id and a name of its own: its parts, measures, ways and target, with nothing bought, decided, and nothing measured
  * on a real thing yet. Of a sample it is one's own.
  */
 export const duplicateProject = (project: Project, id: string, name: string): Project => {
-  const { baseline: _, isSample: __, measuredBoards: _m, sawnBoards: _s, ...kept } = project;
+  const {
+    baseline: _,
+    isSample: __,
+    measuredBoards: _m,
+    sawnBoards: _s,
+    decisions: _d,
+    assembly: _a,
+    ...kept
+  } = project;
   return { ...kept, id, name, groups: project.groups.map(planned), purchases: [] };
 };
 

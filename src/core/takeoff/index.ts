@@ -4,6 +4,7 @@ export * from './build';
 export { HELPERS, helperOf } from './helpers';
 export * from './templates';
 export { isAsMade } from './asMade';
+export { assemblyOf, type AssemblyGroup, type AssemblyStep } from './assembly';
 export { checksOf, type Check } from './checks';
 export * from './weight';
 export { partSketch, SKETCH } from './partSketch';

@@ -125,4 +125,6 @@ export interface Helper {
   /** What a builder should know of what comes out; lengths by `say`. */
   notes?: (sizes: Sizes, say: (ticks: Ticks) => string) => string[];
   rows?: (sizes: Sizes) => Row[];
+  /** What it makes has square corners on its broadest side, which its drawing shows: both diagonals are alike. */
+  isSquare?: true;
 }

@@ -6,6 +6,7 @@ import { partLetters } from '@/core/project';
 import { shownPlan } from '@/core/plan';
 import { usePlanned, useProject, useView, type OpenProject, type PlannedProject } from '@/hooks';
 import { Button, Columns, SegmentedButtons, Text } from '@/ui';
+import { Assembly } from './Assembly';
 import { BoardByBoard } from './BoardByBoard';
 import { CutSheet } from './CutSheet';
 import { Labels } from './Labels';
@@ -46,6 +47,7 @@ const VIEWS = [
   { value: 'board', label: 'Boards' },
   { value: 'sheet', label: 'Cut sheet' },
   { value: 'labels', label: 'Labels' },
+  { value: 'assembly', label: 'Assembly' },
 ] as const;
 
 const Saw = ({
@@ -99,8 +101,10 @@ const Saw = ({
       {head}
       {view === 'sheet' ? (
         <CutSheet boards={boards} project={project} own={book.materials} letters={letters} />
-      ) : (
+      ) : view === 'labels' ? (
         <Labels project={project} />
+      ) : (
+        <Assembly open={open} />
       )}
     </Columns>
   );

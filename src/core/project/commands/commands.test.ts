@@ -197,6 +197,8 @@ const EVERY: { [Type in Command['type']]: Extract<Command, { type: Type }>[] } =
   unsawBoard: [{ type: 'unsawBoard', boardId: 's1' }],
   spoilPiece: [{ type: 'spoilPiece', boardId: 's1', piece: 0, left: 900 }],
   unsawAll: [{ type: 'unsawAll' }],
+  orderAssembly: [{ type: 'orderAssembly', order: ['g'] }],
+  assembleGroup: [{ type: 'assembleGroup', groupId: 'g', isDone: true }],
   dismissReminder: [{ type: 'dismissReminder', reminderId: 'gloves' }],
   addToCart: ['Mill', 'Post'].map((storeId) => ({
     type: 'addToCart',

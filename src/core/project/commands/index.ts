@@ -107,6 +107,8 @@ const reduce = (draft: ProjectDraft, command: Command, before: Project): void =>
     case 'unsawBoard':
     case 'spoilPiece':
     case 'unsawAll':
+    case 'orderAssembly':
+    case 'assembleGroup':
       return reduceSawing(draft, command);
     default:
       assertNever(command);

@@ -71,6 +71,11 @@ const LABELS: { [T in Command['type']]: LabelOf<T> } = {
   unsawBoard: () => 'not sawn yet',
   spoilPiece: () => 'a piece cut wrong',
   unsawAll: () => 'begin again with all boards',
+  orderAssembly: () => 'put groups together in another order',
+  assembleGroup: ({ groupId, isDone }, project) =>
+    isDone
+      ? `put ${groupName(project, groupId)} together`
+      : `${groupName(project, groupId)} is not together yet`,
 };
 
 /** What a command does, for the undo button. */

@@ -1,5 +1,6 @@
 import { assertNever } from '../../assertNever';
 import type { ProjectDraft } from './draft';
+import type { Project } from '../types';
 import type { SawCommand } from './types';
 
 /** Changes what is known of the boards that are there, and of what is sawn. */
@@ -26,9 +27,30 @@ export const reduceSawing = (draft: ProjectDraft, command: SawCommand): void => 
     case 'unsawAll':
       if (draft.sawnBoards) delete draft.sawnBoards;
       return;
+    case 'orderAssembly':
+      setAssembly(draft, { ...assemblyIn(draft), order: command.order });
+      return;
+    case 'assembleGroup': {
+      if (!draft.groups.some(({ id }) => id === command.groupId)) return;
+      const held = assemblyIn(draft);
+      const others = held.done.filter((id) => id !== command.groupId);
+      setAssembly(draft, { ...held, done: command.isDone ? [...others, command.groupId] : others });
+      return;
+    }
     default:
       assertNever(command);
   }
+};
+
+type Assembly = NonNullable<Project['assembly']>;
+
+const assemblyIn = ({ assembly }: ProjectDraft): Assembly => ({
+  order: [...(assembly?.order ?? [])],
+  done: [...(assembly?.done ?? [])],
+});
+
+const setAssembly = (draft: ProjectDraft, next: Assembly): void => {
+  if (JSON.stringify(assemblyIn(draft)) !== JSON.stringify(next)) draft.assembly = next;
 };
 
 /** A list with an entry, in the place of one of its id; the list itself where it stands there already. */

@@ -116,7 +116,10 @@ export type SawCommand =
   | { type: 'unsawBoard'; boardId: string }
   /** A piece, by its place among those of the board, was cut wrong; `left`: what of its length is of use. */
   | { type: 'spoilPiece'; boardId: string; piece: number; left: Ticks }
-  | { type: 'unsawAll' };
+  | { type: 'unsawAll' }
+  /** The groups in the order in which they are put together. */
+  | { type: 'orderAssembly'; order: string[] }
+  | { type: 'assembleGroup'; groupId: string; isDone: boolean };
 
 /** Every way in which a project changes: what is meant, not what comes of it. New ids are made by whoever sends one. */
 export type Command =

@@ -178,6 +178,10 @@ export const project = object({
     list(refer('measuredBoard', measuredBoard), { maxItems: 1000 }),
     'Boards that are there, as they were measured before they are cut.',
   ),
+  assembly: optional(
+    object({ order: list(ID, { maxItems: 1000 }), done: list(ID, { maxItems: 1000 }) }),
+    'In which order its groups are put together, and which of them are; by id.',
+  ),
   sawnBoards: optional(
     list(refer('sawnBoard', sawnBoard), { maxItems: 5000 }),
     'Boards and sheets on which sawing has begun.',

@@ -14,6 +14,7 @@ const corner = (stand: string, other: string, into: 'thickness' | 'end', quantit
 /** Four sides, butted or mitred, with stiffeners between. */
 export const frame: Helper = {
   id: 'frame',
+  isSquare: true,
   title: 'Frame or box',
   about: 'Four sides, butted or mitred, with stiffeners between.',
   asks: [

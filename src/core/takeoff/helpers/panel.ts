@@ -8,6 +8,7 @@ const widthOf = (measure: (key: string) => number): number => measure('width') |
 /** Boards side by side: so many, or a width to fill. */
 export const panel: Helper = {
   id: 'panel',
+  isSquare: true,
   title: 'Top or panel from boards',
   about: 'Boards side by side: so many, or a width to fill with the last one ripped.',
   asks: [

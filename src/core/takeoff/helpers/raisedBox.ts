@@ -5,6 +5,7 @@ import type { Helper, MadeExtra, MadeJoint, MadePart, Row, Sizes } from '../type
 /** Walls of stacked boards or pickets, with posts, a floor, a liner and a fill. */
 export const raisedBox: Helper = {
   id: 'raised-box',
+  isSquare: true,
   title: 'Raised box',
   about: 'Walls of stacked boards or pickets, with posts, stakes, a floor, a cap, liner and fill.',
   asks: [

@@ -4,6 +4,7 @@ import type { Helper, MadeJoint, MadePart } from '../types';
 /** Sides, uprights and shelves from sheets, with a back and a face frame. */
 export const shelves: Helper = {
   id: 'shelves',
+  isSquare: true,
   title: 'Shelf or cubby unit',
   about: 'From sheets: sides, uprights, shelves, a back and a face frame, thicknesses taken off.',
   asks: [
