@@ -1,6 +1,7 @@
 import { Link } from 'expo-router';
 import { Text } from '@/ui';
 
+/** What an address that leads nowhere shows. */
 export default function NotFound() {
   return (
     <Link href="/" style={{ padding: 24 }}>

@@ -3,6 +3,7 @@ import { ErrorScreen } from '@/features/shell/ErrorScreen';
 import { Opened } from '@/features/shell/Opened';
 import { Root } from '@/features/shell/Root';
 
+/** The frame around every place. */
 export default function Layout() {
   return (
     <Root>

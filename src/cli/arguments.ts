@@ -15,6 +15,7 @@ export interface Arguments {
   explain: boolean;
 }
 
+/** What is printed where the words of a command line are not understood. */
 export const USAGE = `billet plan --parts parts.csv --prices prices.csv [--owned owned.csv] [--settings settings.json] [--json | --explain]
 billet plan --project project.billet.json [--json | --explain]
 billet check plan.json --parts parts.csv --prices prices.csv [--owned owned.csv] [--settings settings.json]

@@ -31,8 +31,10 @@ export const some = <T extends TObject, K extends (keyof T['properties'] & strin
 export const someFields = <T extends TObject>(schema: T) =>
   Type.Partial(Type.Omit(schema, ['id']), { additionalProperties: false });
 
+/** This, or null. */
 export const orNull = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
 
+/** A list of these. */
 export const list = <T extends TSchema>(schema: T, limits: { minItems?: number; maxItems?: number } = {}) =>
   Type.Array(schema, limits);
 
@@ -51,29 +53,43 @@ export const literal = <const T extends string | number | boolean>(value: T) =>
 export const refer = <T extends TSchema>(name: string, _: T, schemaId = '') =>
   Type.Unsafe<Static<T>>({ $ref: `${schemaId}#/$defs/${name}` });
 
+/** A text of at most so many characters. */
 export const text = (maxLength: number, minLength?: number) =>
   Type.String({ ...(minLength === undefined ? {} : { minLength }), maxLength });
 
+/** A whole number from the least to the most. */
 export const whole = (minimum: number, maximum?: number) =>
   Type.Integer({ minimum, ...(maximum === undefined ? {} : { maximum }) });
 
+/** A number from the least to the most. */
 export const number = (minimum: number, maximum: number) => Type.Number({ minimum, maximum });
 
 /** A number above 0. */
 export const positive = (maximum: number) => Type.Number({ exclusiveMinimum: 0, maximum });
 
+/** The id of a record. */
 export const ID = text(100, 1);
+/** A name that is not blank. */
 export const NAME = text(200, 1);
 /** A text that may be blank. */
 export const TEXT = text(500);
+/** A formula over the project's measures. */
 export const FORMULA = text(500, 1);
+/** Any words. */
 export const NOTE = text(10_000);
+/** A share from 0 to 1. */
 export const SHARE = number(0, 1);
+/** A count, 1 or more. */
 export const COUNT = whole(1, 100_000);
+/** A count that may be 0. */
 export const COUNT_OR_NONE = whole(0, 100_000);
+/** Yes or no. */
 export const FLAG = Type.Boolean();
+/** Yes; no is said by leaving it out. */
 export const YES = literal(true);
+/** A day as 2026-12-02. */
 export const DAY = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+/** A currency by its code of three letters. */
 export const CURRENCY = Type.String({ pattern: '^[A-Z]{3}$' });
 
 const described = (description: string | undefined): SchemaOptions =>

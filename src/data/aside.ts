@@ -25,4 +25,5 @@ export const asideNow = async (): Promise<SetAside[]> =>
 /** The text of something that lies aside, as it was found. */
 export const textAside = async ({ key }: SetAside): Promise<string> => (await readText(key)) ?? '';
 
+/** Removes one copy that was put aside. */
 export const removeAside = ({ key }: SetAside): Promise<void> => removeKey(key);

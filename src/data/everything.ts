@@ -2,6 +2,7 @@ import { saveFile } from '@/platform/files';
 import { shortTexts } from '@/platform/room';
 import { OURS, textsUnder } from './storage';
 
+/** What a file of everything calls itself. */
 export const FORMAT = 'billet-everything';
 const VERSION = 1;
 

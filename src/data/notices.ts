@@ -46,6 +46,7 @@ const subscribe = (listener: () => void) => {
   return () => listeners.delete(listener);
 };
 
+/** The notice that is shown for a while; null: none. */
 export const useNotice = (): Notice | null =>
   useSyncExternalStore(
     subscribe,
@@ -53,6 +54,7 @@ export const useNotice = (): Notice | null =>
     () => current,
   );
 
+/** What is told until it holds no longer. */
 export const useStanding = (): string | null =>
   useSyncExternalStore(
     subscribe,

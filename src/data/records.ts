@@ -45,6 +45,7 @@ const STALE_AFTER = 60;
 /** Days after which a price is marked as old. */
 export const staleAfter = (settings: Settings): number => settings.staleAfter ?? STALE_AFTER;
 
+/** The settings of a browser in which none are kept. */
 export const DEFAULT_SETTINGS: Settings = {
   unit: 'in',
   currency: 'USD',

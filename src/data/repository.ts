@@ -25,8 +25,10 @@ const PROJECTS = 'billet/project/';
 const BOOK = 'billet/book';
 const SETTINGS = 'billet/settings';
 const DAY = 24 * 3600 * 1000;
+/** For so many days what was deleted can be had back. */
 export const DAYS_KEPT = 30;
 
+/** A part of what is kept. */
 export type Place = 'projects' | 'book' | 'settings';
 
 /** Which part of the workspace a stored key belongs to. */

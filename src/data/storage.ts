@@ -61,6 +61,7 @@ const inTime = <T>(work: Promise<T>): Promise<T> =>
     work.then(resolve, reject).finally(() => clearTimeout(timer));
   });
 
+/** The text under a key; null: there is none. */
 export const readText = async (key: string): Promise<string | null> => (await texts()).getItem(key);
 
 /** Writes, or throws StorageFull and leaves what was there. Other tabs are told. */
@@ -73,6 +74,7 @@ export const writeText = async (key: string, text: string): Promise<void> => {
   tellTabs(key);
 };
 
+/** Removes what is under a key. */
 export const removeKey = async (key: string): Promise<void> => {
   await (await texts()).removeItem(key);
   tellTabs(key);

@@ -45,6 +45,7 @@ export interface PurchaseContext {
 /** Money of a line as it was planned or recorded, with tax, in minor units. */
 const plannedOf = (line: PurchaseLine): Minor => line.price + line.tax;
 
+/** A purchase as its form shows it. */
 export const draftOfPurchase = (
   { purchase, line: index, isNew }: PurchaseAt,
   isPlanned: boolean,

@@ -18,6 +18,7 @@ import type { Planner } from '@/workers/planner.worker';
 import { afterPaint } from './afterPaint';
 import { feedQueries } from './queryBridge';
 
+/** The services of this tab. */
 export interface Services {
   client: QueryClient;
   workspace: WorkspaceStore;

@@ -25,6 +25,7 @@ import type {
   PriceTarget,
 } from './types';
 
+/** What a file is taken in for. */
 export interface ImportProps {
   /** What is asked for; what a file is, it says itself. */
   wanted: ImportFormat['id'];

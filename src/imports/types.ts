@@ -38,6 +38,7 @@ export interface ImportTools {
   close: () => void;
 }
 
+/** What can be done with a file that was read. */
 export interface ImportAction {
   label: string;
   isMain?: boolean;

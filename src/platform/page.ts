@@ -23,6 +23,7 @@ export const setTooltip = (element: unknown, text: string): void => {
   if (element instanceof HTMLElement) element.title = text;
 };
 
+/** The element that has the focus; null: none. */
 export const focusedElement = (): HTMLElement | null => document.activeElement as HTMLElement | null;
 
 /** Where on the page a button lies that has the focus, null where none has it, and how large the page's window is, in pixels. */
@@ -73,6 +74,7 @@ export const keepInAddress = (name: string, value: string | null): void => {
   window.history.replaceState(window.history.state, '', address);
 };
 
+/** Loads the page anew. */
 export const reloadPage = (): void => window.location.reload();
 
 /** Asks the browser to print the page, as it does by its own keys. */

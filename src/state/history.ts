@@ -1,6 +1,7 @@
 import type { BookRecord, ProjectRecord } from '@/data/records';
 import { remember, type Change, type History, type Project } from '@/core/project';
 
+/** Back or forth. */
 export type Way = 'undo' | 'redo';
 
 /** One step that undo or redo would take, and which records it touches. */

@@ -23,4 +23,5 @@ export type JournalEntry = {
 
 /** The name under which the price book is known among the records; projects are known by their ids. */
 export const BOOK = 'book';
+/** The key of the settings in the journal. */
 export const SETTINGS = 'settings';

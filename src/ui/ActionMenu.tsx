@@ -7,6 +7,7 @@ import { useColors, type Colors } from './theme';
 import { Text } from './Text';
 import { useLayer } from './useLayer';
 
+/** One thing to do in a menu. */
 export interface Action {
   title: string;
   run: () => void;

@@ -4,6 +4,7 @@ import Svg, { G, Path, Rect } from 'react-native-svg';
 import { BoardLabel, LETTER, PieceOnBoard, type DrawnPiece } from './PieceOnBoard';
 import { useColors } from './theme';
 
+/** What is left of a board, to draw: in board coordinates. */
 export interface DrawnOffcut {
   x: number;
   y: number;

@@ -14,6 +14,7 @@ const SIZES = {
 /** Which sizes are headings, and how deep. */
 const LEVELS: Partial<Record<keyof typeof SIZES, number>> = { headline: 1, title: 2 };
 
+/** What a text's colour says. */
 export type Tone = 'ink' | 'soft' | 'good' | 'bad';
 
 interface Props extends Pick<TextProps, 'numberOfLines' | 'role' | 'nativeID' | 'testID' | 'aria-live'> {

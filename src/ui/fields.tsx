@@ -9,6 +9,7 @@ import { TOUCH } from './layout';
 import { useColors } from './theme';
 import { Text } from './Text';
 
+/** What every field of text is told. */
 export interface TextFieldProps extends Pick<
   TextInputProps,
   'inputMode' | 'onFocus' | 'onSubmitEditing' | 'autoFocus' | 'placeholder' | 'multiline' | 'numberOfLines'

@@ -32,6 +32,7 @@ const ICONS = {
   close: X,
 };
 
+/** The icons there are. */
 export type IconName = keyof typeof ICONS;
 
 /** One of the few icons that are shorter than their word. */

@@ -64,6 +64,7 @@ const DARK: Colors = {
   onWood: '#20302B',
 };
 
+/** The fonts that come with the application. */
 export const FONTS = { regular: 'Plex', medium: 'PlexMedium', bold: 'PlexBold' } as const;
 
 /** Figures of one width, so that columns of money stand straight. */
@@ -130,7 +131,9 @@ const themeOf = (dark: boolean, ink: Colors): MD3Theme & { ink: Colors } => ({
   ink,
 });
 
+/** Paper's theme by day. */
 export const lightTheme = themeOf(false, LIGHT);
+/** Paper's theme by night. */
 export const darkTheme = themeOf(true, DARK);
 
 /** Our colours of the theme that holds. */

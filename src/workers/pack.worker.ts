@@ -29,6 +29,7 @@ const packer = {
     return packBook({ book, history }, tags);
   },
 };
+/** What the packing worker can be asked. */
 export type BookPacker = typeof packer;
 
 expose(packer);

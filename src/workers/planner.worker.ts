@@ -157,6 +157,7 @@ const planner = {
     return underTarget(project, book, base, ways, planWith, overIn(COMBINATIONS_LIMIT), tell);
   },
 };
+/** What the planning worker can be asked. */
 export type Planner = typeof planner;
 
 expose(planner);

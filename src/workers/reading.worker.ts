@@ -104,6 +104,7 @@ const project = (text: string, name: string): Result<{ project: Project; book: B
 
 /** What the worker can be asked for. */
 const reader = { preview, taken, fitting, project };
+/** What the reading worker can be asked. */
 export type Reader = typeof reader;
 
 expose(reader);

@@ -64,6 +64,7 @@ export const writeLedger = (entries: Entry[], currency: string, unit: LengthUnit
   );
 };
 
+/** Purchases by their day, the oldest first. */
 export const oldestFirst = (entries: Entry[]): Entry[] =>
   [...entries].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0));
 

@@ -23,6 +23,7 @@ export interface JsonPlan {
   problems: { part: string; code: string; sentence: string }[];
 }
 
+/** A line of the shopping list in plan.json: millimetres and main units. */
 export interface JsonBuy {
   store: string;
   item: string;
@@ -38,6 +39,7 @@ export interface JsonBuy {
   spare: number;
 }
 
+/** A way of cutting in plan.json: millimetres. */
 export interface JsonLayout {
   count: number;
   source: { store: string; item: string } | { owned: string };
@@ -57,6 +59,7 @@ export interface JsonLayout {
   sawn?: { id: string; kerf: number };
 }
 
+/** A cut of a sequence in plan.json: millimetres. */
 export interface JsonSawCut {
   from: number;
   kind: Cut['kind'];

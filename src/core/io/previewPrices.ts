@@ -22,6 +22,7 @@ export interface Preview {
   problems: Problem[];
 }
 
+/** By what a sheet of prices is read: the file's name, its unit, currency and columns. */
 export interface PreviewOptions {
   file: string;
   unit: LengthUnit;

@@ -57,7 +57,9 @@ export interface SheetReading {
   store: string;
 }
 
+/** A column of prices.csv. */
 export type PriceColumn = (typeof COLUMNS)[number];
+/** The columns of prices.csv, in their order. */
 export const PRICE_COLUMNS: readonly PriceColumn[] = COLUMNS;
 
 /** The rows that can be read, and what is wrong in the others, line by line. */

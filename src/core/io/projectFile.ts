@@ -29,7 +29,9 @@ import { schemaProblems, validateProjectFile } from '../project/validation';
 import { isFinish, type Material } from '../lumber';
 import type { Problem, Result } from '../result';
 
+/** What a project file calls itself. */
 export const PROJECT_FORMAT = 'billet-project';
+/** The version of project files that is written. */
 export const PROJECT_VERSION = 1;
 
 /** What a `*.billet.json` file holds. */

@@ -36,6 +36,7 @@ import {
 export type QuickRole =
   'quantity' | 'section' | 'length' | 'width' | 'ends' | 'shape' | 'name' | 'material' | 'note';
 
+/** Words of a quick line, with what they were taken for. */
 export interface QuickToken {
   role: QuickRole;
   text: string;

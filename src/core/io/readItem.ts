@@ -2,6 +2,7 @@ import { itemName, type Item, type Kind } from '../project';
 import { parseSection, parseThickness, thicknessName } from '../lumber';
 import type { RowReader } from './rowReader';
 
+/** The kinds of thing that a row may be of. */
 export const ITEM_KINDS: readonly Kind[] = ['board', 'sheet', 'hardware'];
 
 /** What a row of a file names: a board, sheet or hardware, with its name built where it is blank. */

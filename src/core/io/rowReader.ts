@@ -36,4 +36,5 @@ export const rowReader = ({ line, cells }: TableRow, file: string, unit: LengthU
   return { faults, cell, fault, read, oneOf, length, lengthOrZero };
 };
 
+/** Reads the cells of one row, and collects what is wrong with them. */
 export type RowReader = ReturnType<typeof rowReader>;

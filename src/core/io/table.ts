@@ -7,6 +7,7 @@ export interface TableRow {
   cells: Record<string, string>;
 }
 
+/** A table that was read: its columns and rows, each with its line in the file. */
 export interface Table {
   columns: string[];
   rows: TableRow[];

@@ -30,6 +30,7 @@ export const knownOn = (offer: Offer, book: Book): string | null => {
   return taken !== null && taken > (date ?? '') ? taken : date;
 };
 
+/** By what a table of prices is made: the unit lengths are read in, when a price is old, and what the project needs. */
 export interface GridOptions {
   unit: LengthUnit;
   today: string;
@@ -100,6 +101,7 @@ export interface GridFilter {
   age: '' | 'old' | 'missing';
 }
 
+/** Everything is shown. */
 export const NO_FILTER: GridFilter = { words: '', section: '', material: '', storeId: '', age: '' };
 
 /** The rows that a filter leaves, in an order. `stores` are those that a row can lack a price of. */

@@ -9,6 +9,7 @@ import { isNewer, readNormalisedPrice, normalisedPrice } from './observations';
  */
 export type Meaning = 'new' | 'changed' | 'history' | 'conflict' | 'same';
 
+/** What a price that comes in does to the book. */
 export interface Change {
   meaning: Meaning;
   price: Price;
@@ -20,6 +21,7 @@ export interface Change {
 const sameness = (key: string, { price, unit, minQty, available, date }: Price): string =>
   `${key}|${price}|${unit}|${minQty}|${available}|${date}`;
 
+/** One key for what is the same observation of a price. */
 export const observationKey = (price: Price): string =>
   sameness(readNormalisedPrice(price)?.key ?? price.id, price);
 

@@ -9,4 +9,5 @@ export const CATEGORIES = [
   'trips',
   'other',
 ] as const;
+/** What money goes into. */
 export type Category = (typeof CATEGORIES)[number];

@@ -46,6 +46,7 @@ export type PriceUnit = Static<typeof book.priceUnit>;
 export interface Price extends Static<typeof book.price> {}
 /** Something that is owned. */
 export interface RackEntry extends Static<typeof book.rackEntry> {}
+/** A tool that is owned. */
 export interface Tool extends Static<typeof book.tool> {}
 
 /** The stores and their prices, shared by all projects. By id, so that changes to different rows never collide. */

@@ -12,6 +12,7 @@ export const GIVEN = fromCsv({
   prices: "store,section,length,material,price\nYard,2x4,10',stud,6\nYard,2x4,8',stud,4\nYard,1x4,8',pine,3",
 });
 
+/** For tests: the blade of the boards given, in ticks. */
 export const kerf: Ticks = GIVEN.project.settings.kerf.ticks;
 
 /** For tests: boards of each size that are enough for all. */

@@ -8,6 +8,7 @@ export type Edge = 'bottom' | 'right' | 'top' | 'left';
 
 /** Counter-clockwise from the origin, each the start of the edge at the same place of `EDGES`. */
 export const CORNERS: Corner[] = ['bottom left', 'bottom right', 'top right', 'top left'];
+/** The edges, each from the corner at the same place of `CORNERS` to the next. */
 export const EDGES: Edge[] = ['bottom', 'right', 'top', 'left'];
 
 /** What can be done to a part's outline, and the word for it in files. */
@@ -38,6 +39,7 @@ export interface Vertex {
   bulge: number;
 }
 
+/** A round hole: its middle and diameter in ticks. */
 export interface Hole {
   x: Ticks;
   y: Ticks;
@@ -50,8 +52,10 @@ export interface Shape {
   holes: Hole[];
 }
 
+/** Whether a place is a corner. */
 export const isCorner = (place: Operation['place']): place is Corner => (CORNERS as string[]).includes(place);
 
+/** Whether a place is an edge. */
 export const isEdge = (place: Operation['place']): place is Edge => (EDGES as string[]).includes(place);
 
 /** Which measures an operation of a kind has at a place. */

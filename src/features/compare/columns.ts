@@ -22,6 +22,7 @@ export interface Column {
   sameAs: Column | null;
 }
 
+/** What the choice is called among the ways. */
 export const NOW = 'As it is now';
 
 /** The choice and every alternative with its outcome, the cheapest first; those not known yet, and those that cannot be made, last. */

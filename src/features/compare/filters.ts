@@ -7,6 +7,7 @@ export const FILTERS = [
   { value: 'store', label: 'from one store' },
   { value: 'whole', label: 'without ripping' },
 ] as const;
+/** Which ways are shown. */
 export type Filter = (typeof FILTERS)[number]['value'];
 
 const KEEPS: Record<Filter, (outcome: Outcome) => boolean> = {

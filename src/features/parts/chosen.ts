@@ -16,6 +16,7 @@ export const chosenIn = (text: string): Chosen => {
   return kind ? { kind, id } : null;
 };
 
+/** What is open beside the list, as it stands in the address. */
 export const writeChosen = (chosen: Chosen): string => (chosen ? `${chosen.kind}:${chosen.id}` : '');
 
 /** What a link asks to be open over the list. */

@@ -15,6 +15,7 @@ export interface ReadCount {
   formula?: string;
 }
 
+/** Reads a count or a formula for one, where it stands. */
 export const countReader =
   (project: Project, groupId: string | null, least: 0 | 1 = 1) =>
   (text: string): Result<ReadCount> => {

@@ -3,6 +3,7 @@ import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/l
 import { type Exposure, type Group, type Part } from '@/core/project';
 import { shapeWords } from '@/core/project/shapeText';
 
+/** Where a group may stand, in words. */
 export const EXPOSURES: { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors' },
   { value: 'damp', label: 'Indoors, damp' },

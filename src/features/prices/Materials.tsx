@@ -16,6 +16,7 @@ export const materialsOf = (book: Book): string[] => {
   return [...names.values()].sort((a, b) => a.localeCompare(b));
 };
 
+/** The places that a material is or is not fit for, in words. */
 export const PLACES: { value: Exposure; label: string }[] = [
   { value: 'indoors', label: 'Indoors, dry' },
   { value: 'damp', label: 'Indoors, damp' },

@@ -96,6 +96,7 @@ const itemOfNeed = ({ unit, offers }: PriceBookView, need: PriceBookView['needs'
   return elsewhere ? elsewhere.item : usualItem(need, unit);
 };
 
+/** Nothing typed yet. */
 export const blankEntry = ({ item, last }: Ask, unit: LengthUnit): Entry => {
   const seen = last && newestOf(last);
   return {

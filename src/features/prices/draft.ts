@@ -55,6 +55,7 @@ export interface PriceDraft {
   waste: string;
 }
 
+/** A price of which nothing is typed yet. */
 export const blankDraft = (storeId: string | null): PriceDraft => ({
   id: null,
   storeId,
@@ -101,6 +102,7 @@ export const draftForNeed = (
   unit: need.kind === 'hardware' ? 'pack' : 'each',
 });
 
+/** A price as its form shows it. */
 export const draftOfPrice = (seen: Price, unit: LengthUnit): PriceDraft => ({
   id: seen.id,
   storeId: seen.storeId,

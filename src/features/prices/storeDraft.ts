@@ -31,6 +31,7 @@ export interface StoreDraft extends Pick<Store, 'name' | 'kind' | 'note'> {
   cutFee: string;
 }
 
+/** A store as its form shows it. */
 export const draftOfStore = (store: Store, unit: LengthUnit): StoreDraft => {
   const { name, kind, currency, taxFree, taxRate, note, trip, way, discount, shipping, cuts, cutFee } = store;
   const sum = (minor: Minor | null | undefined) =>

@@ -19,6 +19,7 @@ import type { PriceBookView } from './priceBookView';
 
 type Read = Omit<Price, 'id' | 'storeId'>;
 
+/** What the list of prices is drawn from. */
 export interface ShelfProps {
   desk: PriceBookView;
   visit: Visit;

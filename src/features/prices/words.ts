@@ -12,6 +12,7 @@ import { taxAt } from '@/core/plan';
 import type { PriceUnit, Store, StoreKind } from '@/core/project';
 import type { PriceBookView } from './priceBookView';
 
+/** The kinds of store, in words. */
 export const STORE_KINDS: { value: StoreKind; label: string }[] = [
   { value: 'home centre', label: 'Home centre' },
   { value: 'lumber yard', label: 'Lumber yard' },

@@ -47,6 +47,7 @@ export type Details = Pick<
   'name' | 'note' | 'unit' | 'currency' | 'target' | 'builds' | 'settings' | 'treatedNearFood'
 >;
 
+/** A project's details as their form shows them. */
 export const draftOf = ({
   name,
   note,
@@ -93,6 +94,7 @@ const readSpare = (text: string): Result<Record<string, number>> => {
   return ok(shares);
 };
 
+/** The lengths among the details. */
 export const LENGTHS = ['kerf', 'endTrim', 'sheetTrim', 'shortOk'] as const;
 
 /** What goes in the car; each may be blank. */

@@ -12,6 +12,7 @@ export interface TakeDraft {
   rest: 'stays' | 'gone';
 }
 
+/** What is taken of a line of the list in the store. */
 export interface Take {
   count: Result<number>;
   /** How many, as far as it is read; the line's own number otherwise. */

@@ -18,6 +18,7 @@ const EXPLAINED = {
   allIn: { title: 'All in', explain: explainAllIn },
 };
 
+/** Nothing is told of hours, tools and travel. */
 export const NO_WORK: Work = { hours: null, rate: null, beside: null };
 
 /** The three answers to what it cost, what the third is made of, and what such a thing is worth. */

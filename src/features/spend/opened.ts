@@ -19,6 +19,7 @@ export const openedIn = (text: string): Opened => {
   return more ? { kind: 'more', purchaseId: more } : null;
 };
 
+/** What is open beside the ledger, as it stands in the address. */
 export const writeOpened = (opened: NonNullable<Opened>): string => {
   if (opened.kind === 'line') return `line:${opened.purchaseId}/${opened.line}`;
   return opened.kind === 'more' ? `more:${opened.purchaseId}` : opened.kind;

@@ -12,6 +12,7 @@ import { SpendPlace } from '@/features/spend';
 /** When a project has been on screen for so long, the code of its other places is fetched. */
 const SETTLED = 1200;
 
+/** The frame around the places of one project. */
 export default function ProjectLayout() {
   // From one project straight to another the layout stays, and its own parameters with it: those of the address are meant.
   const own = useLocalSearchParams<{ id: string }>().id;

@@ -1,5 +1,6 @@
 import { Redirect, useLocalSearchParams } from 'expo-router';
 
+/** A project opens at its parts. */
 export default function ProjectRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
   return <Redirect href={`/project/${id}/parts`} />;

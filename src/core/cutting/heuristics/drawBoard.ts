@@ -12,6 +12,7 @@ import {
 } from '../model';
 import type { BoardPiece, FilledBoard } from './packBoards';
 
+/** A board or sheet as it is drawn, and the pieces that come out short. */
 export type Drawing = Pick<Layout, 'pieces' | 'cuts' | 'offcuts'> & { short: Short[] };
 
 /** Where a piece begins and ends along the two edges of a board. */

@@ -15,6 +15,7 @@ import {
 /** Which way pieces lie that may be turned. */
 export type Turning = 'as given' | 'long side along' | 'long side across';
 
+/** The ways in which the pieces of a sheet are turned before they are laid in rows. */
 export const TURNINGS: Turning[] = ['as given', 'long side along', 'long side across'];
 
 /** Pieces side by side along a panel, in a strip as high as the first of them. */

@@ -14,6 +14,7 @@ export type Cutting = Leaf | Nested | { axis: Axis; parts: Cutting[] };
 /** `along`: beside each other along the stock's length, parted by crosscuts. `across`: parted by rips. */
 export type Axis = 'along' | 'across';
 
+/** The axis across another. */
 export const otherAxis = (axis: Axis): Axis => (axis === 'along' ? 'across' : 'along');
 
 /** A piece as it lies in a cutting. */
@@ -44,8 +45,10 @@ export interface FilledPanel {
 /** The least that a piece needs one way. */
 export const least = ({ full, slack, pad }: Extent): Ticks => full - slack + pad;
 
+/** Whether a cutting is one piece. */
 export const isLeaf = (cutting: Cutting): cutting is Leaf => 'part' in cutting;
 
+/** Whether a cutting is a row of pieces whose slants nest. */
 export const isNested = (cutting: Cutting): cutting is Nested => 'nested' in cutting;
 
 /** Whether a piece that lies so can nest in a strip of its width: slanted at both ends, across the face that is seen. */

@@ -27,6 +27,7 @@ export interface NetPricing {
   leastPerPiece: (offer: Offer) => Micros;
 }
 
+/** What leaves the pocket for goods of each store, by its discount and tax. */
 export const netPricing = (stores: StoreTerms[], settings: SawSettings): NetPricing => {
   const factors = new Map(stores.map((store) => [store.id, netPriceFactor(store, settings)]));
   return {

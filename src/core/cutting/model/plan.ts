@@ -59,6 +59,7 @@ export interface Buy {
   spare: number;
 }
 
+/** What is paid at one store, in minor units. */
 export interface StoreCost {
   storeId: string;
   store: string;
@@ -68,6 +69,7 @@ export interface StoreCost {
   shipping: Minor;
 }
 
+/** Where a board is from: a store, or what is owned. */
 export type Source = { storeId: string; store: string; item: string } | { owned: string };
 
 export type { Point };
@@ -111,6 +113,7 @@ export interface Cut {
   on?: string;
 }
 
+/** What is left of a board: a rectangle in its coordinates, in ticks. */
 export interface Offcut {
   x: Ticks;
   y: Ticks;
@@ -127,6 +130,7 @@ export const OFFCUT = 'left of a sawn ';
 export const offcutName = ({ section, material }: Pick<Layout, 'section' | 'material'>): string =>
   `${OFFCUT}${section} ${material}`;
 
+/** So many pieces of a part come out so much shorter, in ticks. */
 export interface Short {
   partId: string;
   part: string;
@@ -135,6 +139,7 @@ export interface Short {
   count: number;
 }
 
+/** Why something is in no plan. */
 export interface PlanProblem {
   code: 'noPrice' | 'tooLong' | 'tooWide' | 'tooLongToCarry' | 'soldOut' | 'part' | 'unchecked';
   partIds: string[];

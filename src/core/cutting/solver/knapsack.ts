@@ -25,6 +25,7 @@ export interface Table {
   entry: Float64Array[];
 }
 
+/** Fills the table of a knapsack over blocks, the last first: for each length in cells the best value, from shorter ones. */
 export const fillTable = (blocks: Block[], cells: number): Table => {
   const layers: Float64Array[][] = [];
   const entry: Float64Array[] = [];

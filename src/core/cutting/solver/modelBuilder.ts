@@ -9,6 +9,7 @@ export interface Program {
   rows: Row[];
 }
 
+/** A row of a linear program: its bounds, and the coefficients of its columns. */
 export interface Row {
   lower: number;
   upper: number;
@@ -35,6 +36,7 @@ export interface ModelBuilder {
   purchase: (offer: Offer, wanted: number, costOf: (unitPrice: number) => number) => number[];
 }
 
+/** An empty linear program, to which rows and columns are added. */
 export const newModelBuilder = (): ModelBuilder => {
   const program: Program = { cost: [], lower: [], upper: [], integer: [], rows: [] };
   const tags: TierColumn[] = [];

@@ -65,6 +65,7 @@ export interface Placed {
   across: number;
 }
 
+/** A size each way, in ticks. */
 export type Sizes = Record<Axis, number>;
 
 /** A stock to be cut both ways: its room and the ways of pieces on it in ticks, with a kerf each way. */

@@ -19,6 +19,7 @@ import {
   type Quantity,
 } from './quantity';
 
+/** What a formula's names mean where it stands, and in which unit its bare numbers are. */
 export interface Scope {
   /** The unit that bare numbers take where they are added to lengths. */
   unit: LengthUnit;

@@ -39,21 +39,29 @@ export const readFraction = (text: string): Fraction => {
   return fraction(BigInt(`${whole}${decimals}` || '0'), BigInt(10) ** BigInt(decimals.length));
 };
 
+/** The nearest floating-point number. */
 export const toNumber = ({ top, bottom }: Fraction): number => {
   const value = Number(top) / Number(bottom);
   return Number.isNaN(value) ? Number(top / bottom) : value;
 };
 
+/** Whether it is a whole number. */
 export const isWhole = ({ bottom }: Fraction): boolean => bottom === ONE;
+/** Whether it is nothing. */
 export const isZero = ({ top }: Fraction): boolean => top === ZERO;
 
+/** a + b, exactly. */
 export const add = (a: Fraction, b: Fraction): Fraction =>
   fraction(a.top * b.bottom + b.top * a.bottom, a.bottom * b.bottom);
+/** −a. */
 export const negate = ({ top, bottom }: Fraction): Fraction => ({ top: -top, bottom });
+/** a − b, exactly. */
 export const subtract = (a: Fraction, b: Fraction): Fraction => add(a, negate(b));
+/** a × b, exactly. */
 export const multiply = (a: Fraction, b: Fraction): Fraction => fraction(a.top * b.top, a.bottom * b.bottom);
 /** `b` must not be zero. */
 export const divide = (a: Fraction, b: Fraction): Fraction => fraction(a.top * b.bottom, a.bottom * b.top);
+/** Below 0 where a is less than b, 0 where they are the same, else above. */
 export const compare = (a: Fraction, b: Fraction): number => {
   const difference = a.top * b.bottom - b.top * a.bottom;
   return difference < ZERO ? -1 : difference > ZERO ? 1 : 0;
@@ -64,6 +72,7 @@ export const floor = ({ top, bottom }: Fraction): Fraction => {
   const cut = top / bottom;
   return { top: top < ZERO && cut * bottom !== top ? cut - ONE : cut, bottom: ONE };
 };
+/** The least whole number that is not less. */
 export const ceil = (value: Fraction): Fraction => negate(floor(negate(value)));
 /** To the nearest whole number, half up. */
 export const round = (value: Fraction): Fraction => floor(add(value, { top: ONE, bottom: BigInt(2) }));

@@ -12,15 +12,19 @@ export interface Quantity {
   bare: boolean;
 }
 
+/** What each dimension is called in a sentence. */
 export const WORDS = ['a number', 'a length', 'an area', 'a volume'];
 const wordOf = ({ dimension }: Quantity): string => WORDS[dimension] ?? 'something that nothing measures';
 
+/** A number without a dimension. */
 export const numberOf = (value: number): Quantity => ({
   amount: toFraction(value),
   dimension: 0,
   bare: false,
 });
+/** A number that was written without a unit: it may become a length. */
 export const bareOf = (amount: Fraction): Quantity => ({ amount, dimension: 0, bare: true });
+/** A length of so many ticks. */
 export const lengthOf = (ticks: number): Quantity => ({
   amount: toFraction(ticks),
   dimension: 1,
@@ -48,12 +52,14 @@ export const alike = (
   return fail('mixed', `${wordOf(a)} and ${wordOf(b)} do not go together here`);
 };
 
+/** Two quantities of one dimension put together by `by`: without a unit only where both are. */
 export const combine = (a: Quantity, b: Quantity, by: (a: Fraction, b: Fraction) => Fraction): Quantity => ({
   amount: by(a.amount, b.amount),
   dimension: a.dimension,
   bare: a.bare && b.bare,
 });
 
+/** A product: dimensions add up. */
 export const times = (a: Quantity, b: Quantity): Quantity => ({
   amount: fractions.multiply(a.amount, b.amount),
   dimension: a.dimension + b.dimension,

@@ -5,6 +5,7 @@ import { type Result, fail, map, ok } from '../../result';
 import { parseSection, type Section } from '../../lumber';
 import { readFraction, toFraction, type Fraction } from './fraction';
 
+/** A side of a section that a formula may ask for. */
 export type Side = 'thickness' | 'width';
 
 /** A formula as a tree. `text` is how a leaf was written. */
@@ -32,6 +33,7 @@ export const FUNCTIONS = {
   tan: [1, 1],
   atan: [1, 1],
 } as const;
+/** A function that formulas have. */
 export type FunctionName = keyof typeof FUNCTIONS;
 
 const UNIT = `(?:mm|cm|m|inches|inch|ins|in|feet|foot|ft)(?![\\p{L}\\d_])|["']`;

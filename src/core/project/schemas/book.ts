@@ -27,8 +27,10 @@ import { CATEGORY, MEASURE, MONEY, OTHER_COLUMNS, UNIT_PRICE } from './scalars';
 
 const ITEM = refer('item', item);
 
+/** What kind of store it is. */
 export const storeKind = oneOf('home centre', 'lumber yard', 'sawmill', 'online', 'other');
 
+/** A store with its terms. */
 export const store = object({
   id: ID,
   name: NAME,
@@ -68,6 +70,7 @@ export const packWeight = object({
 /** Rough wood of random widths: what planing takes off its thickness, and the share of it that is lost. */
 export const rough = object({ planing: MEASURE, waste: number(0, 10) });
 
+/** Of what a price is. */
 export const priceUnit = oneOf('each', 'ft', 'm', 'bf', 'sqft', 'm2', 'm3', 'pack');
 
 /** One price seen: an observation. The newest valid one counts. */

@@ -20,6 +20,7 @@ import {
 } from '../../schemaKinds';
 import { CATEGORY, MEASURE, MONEY, OTHER_COLUMNS } from './scalars';
 
+/** Board, sheet or hardware. */
 export const kind = oneOf('board', 'sheet', 'hardware');
 
 /** What a shelf tag names. Two spellings of one thing have the same `itemKey`. */
@@ -54,6 +55,7 @@ export const measured = object({
   cut: COUNT_OR_NONE,
 });
 
+/** Which way the grain of a sheet part runs. */
 export const grain = oneOf('any', 'length');
 
 /** What is seen of a part: all round, one wide face and the edges, nothing. */
@@ -155,6 +157,7 @@ export const option = object({
  */
 export const extraRule = oneOf('finish', 'glue', 'area', 'volume', 'count');
 
+/** What is not cut: a finish, glue, a liner, a fill, a count. */
 export const extra = object({
   id: ID,
   name: NAME,
@@ -178,6 +181,7 @@ export const extra = object({
   isOwned: optional(FLAG, 'It is there already, and costs nothing.'),
 });
 
+/** Parts that belong together. */
 export const group = object({
   id: ID,
   name: NAME,

@@ -150,6 +150,7 @@ export const decision = object(
   'A way that was chosen, with what it took the place of.',
 );
 
+/** A project, as files hold it. */
 export const project = object({
   id: ID,
   ...projectFields,

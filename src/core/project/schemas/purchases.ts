@@ -51,6 +51,7 @@ export const share = object({
   with: text(200),
 });
 
+/** One line of a receipt. */
 export const purchaseLine = object({
   item: ITEM,
   /** Pieces that one purchase brought. */
@@ -81,6 +82,7 @@ export const receipt = object({
   tax: orNull(SIGNED_MONEY),
 });
 
+/** What was paid at one store at one time. */
 export const purchase = object({
   id: ID,
   date: DAY,

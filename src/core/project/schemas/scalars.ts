@@ -49,14 +49,20 @@ export const FORMS = {
   ),
 };
 
+/** A measure, as a field refers to it. */
 export const MEASURE = refer('measure', FORMS.measure);
+/** A length, as a field refers to it. */
 export const LENGTH = refer('length', FORMS.length);
 /** 0 or more. */
 export const MONEY = refer('money', FORMS.money);
+/** A sum that may be below 0. */
 export const SIGNED_MONEY = refer('signedMoney', FORMS.signedMoney);
+/** A price to six decimals. */
 export const UNIT_PRICE = refer('unitPrice', FORMS.unitPrice);
 
+/** What money goes into, by its word in files. */
 export const category = oneOf<Category>(...CATEGORIES);
+/** A category, as a field refers to it. */
 export const CATEGORY = refer('category', category);
 
 /** Columns of a file that mean nothing here, kept for the way back. */

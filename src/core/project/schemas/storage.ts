@@ -67,6 +67,7 @@ export const settingsRecord = object({
   staleAfter: optional(whole(1, 3650)),
 });
 
+/** The schema of what the browser keeps. */
 export const storageSchema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   $id: 'billet-storage',
