@@ -80,6 +80,7 @@ const leftOutForNothing = (plan: Plan, input: PlanInput): string[] => {
         const alone = firstPlan({
           ...input,
           parts: [{ ...part, count: 1 }],
+          singly: undefined,
           offers: [offer],
           owned: [],
           problems: [],
@@ -99,5 +100,11 @@ const checkedParts = (
 ) => {
   const against = againstProject(project, book);
   const left = new Set(plan.problems.flatMap(({ partIds }) => partIds));
-  return { ...against, parts: against.parts.filter(({ id }) => !left.has(id)) };
+  const isMade = ({ id }: { id: string }) => !left.has(id);
+  const { singly } = against;
+  return {
+    ...against,
+    parts: against.parts.filter(isMade),
+    ...(singly ? { singly: singly.filter(isMade) } : {}),
+  };
 };

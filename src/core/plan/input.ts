@@ -26,22 +26,24 @@ const makeInput = (project: Project, book: Book): PlanInput => {
   const blanks = inPairs(resolved.parts, project.settings.kerf.ticks);
   const { parts, there, sawn, whole } = workLeft(project, book, blanks);
   const alone = singly(parts);
+  // An offer is of use where it is for either way.
+  const wanted = alone ? [...parts, ...alone] : parts;
   const settings = withTools(project, book);
   const usable = Object.values(book.stores).filter((store) => usesStore(project, store));
   const ids = new Set(usable.map(({ id }) => id));
   const useful = usefulOffers({
-    parts,
+    parts: wanted,
     settings,
     offers: withDressed(
       currentOffers(book).filter(({ storeId }) => ids.has(storeId)),
-      parts,
+      wanted,
     ).map((offer) => withStoreCuts(offer, book)),
   });
   return {
     currency: project.currency,
     unit: project.unit,
     parts,
-    offers: undominated(useful, { parts, settings, stores: usable }),
+    offers: undominated(useful, { parts: wanted, settings, stores: usable }),
     stores: usable
       .map((store) =>
         termsOf(

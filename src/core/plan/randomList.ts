@@ -94,10 +94,29 @@ export const randomList = (seed: number): RandomList => {
     : [];
   const given = Object.fromEntries(stores.map((name) => [name, terms()]));
   return {
-    parts: parts.join('\n'),
+    parts: withShapes(diceFrom(seed + 0x5a9e), parts).join('\n'),
     rack,
     ...withEndsAndSawing(diceFrom(seed + 0x5eed), { prices, settings, stores: given }),
   };
+};
+
+const SHAPES = [
+  'taper 1in to 1in top right',
+  'taper 2in to 1 1/4in bottom left',
+  'clip 3in x 1in bottom right',
+  'notch 1in x 1/2in top left',
+  'round 1/2in bottom left',
+  'hole 1/4in at 2in x 3/4in',
+];
+
+/** Some of the lists with shaped parts, that may lie head to tail. */
+const withShapes = (
+  { pick, chance }: ReturnType<typeof diceFrom>,
+  [head = '', ...rows]: string[],
+): string[] => {
+  if (!chance(0.25)) return [head, ...rows];
+  const shape = (row: string) => (!row.includes('hardware') && chance(0.5) ? pick(SHAPES) : '');
+  return [`${head},shape`, ...rows.map((row) => `${row},${shape(row)}`)];
 };
 
 /** Ends that cannot be used, stores that saw more than once or for a fee, sheets that are carried otherwise than boards. */

@@ -167,3 +167,20 @@ test('whatever the worths, small or huge, a pattern that is read back fits and i
     ),
   );
 });
+
+test('a cover that is looked for when the time is up is none, and does not take long', () => {
+  const columns = Array.from({ length: 24 }, (_, index) => index);
+  const rows = Array.from({ length: 12 }, (_, row) => ({
+    lower: 40 + row,
+    upper: Infinity,
+    terms: columns.map((column): [number, number] => [column, 1 + ((column * 7 + row * 5) % 11)]),
+  }));
+  let looks = 0;
+  const found = leastCover(
+    columns.map((column) => 10 + ((column * 13) % 9)),
+    columns.map(() => 9),
+    rows,
+    () => ++looks > 0,
+  );
+  expect([found, looks]).toEqual([null, 1]);
+});

@@ -8,15 +8,22 @@ export interface Cover {
 
 /** More trials than these are not made. */
 const MAX_TRIALS = 1_500_000;
+/** The clock is looked at once in so many trials. */
+const TRIALS_A_LOOK = 4096;
 /** Costs this near are the same. */
 const SAME = 1e-6;
 
 /**
  * The cheapest whole numbers y, none above `upper`, with sum(value y) >= lower in every row, values not below zero: by
  * trying all, column after column, where what is missing could still be had for less than the best so far. For a handful of
- * columns; null where that takes too long.
+ * columns; null where that takes too long, or where `isOver` says that the time is up.
  */
-export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover | null => {
+export const leastCover = (
+  cost: number[],
+  upper: number[],
+  rows: Row[],
+  isOver: () => boolean = () => false,
+): Cover | null => {
   const columns = cost
     .map((_, column) => column)
     .filter(
@@ -55,7 +62,8 @@ export const leastCover = (cost: number[], upper: number[], rows: Row[]): Cover 
   };
 
   const visit = (at: number, spent: number, missing: Float64Array): void => {
-    if (++trials > MAX_TRIALS || spent + leastFor(at, missing) >= best.cost - SAME) return;
+    if (++trials % TRIALS_A_LOOK === 0 && isOver()) trials = Infinity;
+    if (trials > MAX_TRIALS || spent + leastFor(at, missing) >= best.cost - SAME) return;
     let most = 0;
     const each = value[at];
     if (!each || missing.every((left) => left <= SAME)) {

@@ -95,7 +95,10 @@ export const newPurchaser = (
     closed,
     boardPrices: (open) => supply.map((of) => boardPrice(of, (column) => open.has(storeOf(column)), costOf)),
     cheapest: (open, cuts) => {
-      const cover = isPlain && isDirect ? leastCover(program.cost, undominatedOffers(open), cuts) : null;
+      const end = left() / 2;
+      const isOver = () => left() < end;
+      const cover =
+        isPlain && isDirect ? leastCover(program.cost, undominatedOffers(open), cuts, isOver) : null;
       if (cover)
         return {
           values: cover.cost < Infinity ? cover.values : null,
