@@ -77,7 +77,8 @@ for (const [name, size] of [
       );
     }
     const seen = (await seenStrips(page)).map(sumsOf);
-    expect(seen.length).toBeGreaterThan(10);
+    // What stood before the first tick may not have been drawn again on a busy machine.
+    expect(seen.length).toBeGreaterThanOrEqual(10);
     for (const [index, now] of seen.entries()) {
       const last = seen[index - 1];
       if (!last) continue;

@@ -19,13 +19,8 @@ export {
   type ProjectFile,
 } from './projectFile';
 export { readPastedList, readQuickLines, type PastedLine } from './pasteList';
-export {
-  readQuickLine,
-  type LengthOf,
-  type QuickReading,
-  type QuickRole,
-  type QuickToken,
-} from './quickLine';
+export { readQuickLine, type LengthOf } from './quickLine';
+export type { QuickReading, QuickRole, QuickToken } from './quickTypes';
 export { packColumns, unpackColumns } from './packedBook';
 export { guessColumns } from './guessColumns';
 export { previewPrices, type Preview, type PreviewOptions, type PreviewRow } from './previewPrices';

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import fc from 'fast-check';
 import { formatLength, fromInches, toMm, type LengthUnit, type Ticks } from '../units';
-import type { QuickReading } from './quickLine';
+import type { QuickReading } from './quickTypes';
 import { readQuickLines } from './pasteList';
 
 const ROWS = readFileSync(path.join(__dirname, 'fixtures/lines.txt'), 'utf8')

@@ -3,7 +3,8 @@ import { NUMBER, numberValue, parseCount, parseLength, plainCharacters, type Len
 import { emptyPart } from '../project';
 import { fail, ok, type Result } from '../result';
 import { parseSection } from '../lumber';
-import { readQuickLine, type LengthOf, type QuickReading } from './quickLine';
+import { readQuickLine, type LengthOf } from './quickLine';
+import type { QuickReading } from './quickTypes';
 import { doubtOf, LONGEST_IN_FEET } from './quickSizes';
 import { numbersIn } from './quickWords';
 

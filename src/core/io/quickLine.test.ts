@@ -70,3 +70,43 @@ test('every word of the line is accounted for', () => {
     ['material', 'cedar'],
   ]);
 });
+
+describe('shapes in a line', () => {
+  const shaped = (text: string) => {
+    const read = readQuickLine(text, 'in');
+    if (!read.ok) return read.problems[0]?.sentence;
+    const { name, section, length, width, shape = [], note } = read.value.part;
+    return [
+      name,
+      section,
+      ...[length, width].flatMap((measure) => (measure ? [measure.text] : [])),
+      ...shape.map(({ kind, place, along, across, from }) =>
+        [kind, place, along?.text, across?.text, from?.text].filter((word) => word !== undefined).join(' '),
+      ),
+      ...(note === '' ? [] : [`note: ${note}`]),
+    ].join(' | ');
+  };
+
+  test.each([
+    ['6 2x8 triangle 14 x 7 1/4', 'Triangle | 2x8 | 14 | clip top right 14 7 1/4'],
+    ['6 2x8 triangle 14 x 7 1/4 trough end', 'Trough end | 2x8 | 14 | clip top right 14 7 1/4'],
+    ['2 3/4 ply triangle 20 x 12', 'Triangle | 3/4in | 20 | 12 | clip top right 20 12'],
+    ['2 2x6 25 taper 5 to 1 1/2', 'Board | 2x6 | 25 | taper top right 1 1/2 5'],
+    ['2 2x6 25 taper 5 to 1 1/2 back brace', 'Back brace | 2x6 | 25 | taper top right 1 1/2 5'],
+    ['2 2x6 25 brace, tapered to 2', 'Brace | 2x6 | 25 | taper top right 2 0'],
+    ['4 1x6 30 slat, rounded 1 top left', 'Slat | 1x6 | 30 | round top left 1'],
+    [
+      '1 2x6 40 floor board, notch 3 1/2 x 3 1/2 bottom at 12',
+      'Floor board | 2x6 | 40 | notch bottom 3 1/2 3 1/2 12',
+    ],
+    ['2 2x6 60 cross piece, corners clipped', 'Cross piece | 2x6 | 60 | note: corners clipped'],
+    ['1 2x4 rail 48, notched for the post', 'Rail | 2x4 | 48 | note: notched for the post'],
+    ['12 round hook 2', 'Round hook 2 | '],
+    [
+      '3 2x4 triangle 14 x 7',
+      'A 2x4 is 3 1/2" wide: write the triangle as so long x 3 1/2", or cut it from a sheet.',
+    ],
+  ])('%s', (text, meant) => {
+    expect(shaped(text)).toBe(meant);
+  });
+});

@@ -8,10 +8,12 @@ import {
   type Ticks,
 } from '../units';
 import { parseSection } from '../lumber';
-import { emptyPart, type Measure, type Part } from '../project';
+import { emptyPart, type Measure } from '../project';
 import { takeShape, type TakenShape } from '../project/shapeText';
 import { fail, ok, type Result } from '../result';
 import { takeQuantity } from './quickCount';
+import { takeHardware } from './quickHardware';
+import type { QuickReading } from './quickTypes';
 import {
   doubtOf,
   longestRun,
@@ -21,32 +23,7 @@ import {
   threeSides,
   type Sized,
 } from './quickSizes';
-import {
-  isBulk,
-  leftOver,
-  materialsIn,
-  namesHardware,
-  namesWoodwork,
-  numbersIn,
-  takeEnds,
-  woodWords,
-} from './quickWords';
-
-/** What a stretch of a quick line was taken for. */
-export type QuickRole =
-  'quantity' | 'section' | 'length' | 'width' | 'ends' | 'shape' | 'name' | 'material' | 'note';
-
-/** Words of a quick line, with what they were taken for. */
-export interface QuickToken {
-  role: QuickRole;
-  text: string;
-}
-
-/** A quick line as it was understood: the fields of a part, and which words gave them, in their order. */
-export interface QuickReading {
-  part: Omit<Part, 'id'>;
-  tokens: QuickToken[];
-}
+import { leftOver, materialsIn, namesHardware, takeEnds, woodWords } from './quickWords';
 
 /** What a formula of the project's measures comes to; null: the text is none. */
 export type LengthOf = (text: string) => Ticks | null;
@@ -251,50 +228,6 @@ const takeSized = (
     part.materials = [material];
     tokens.push({ role: 'material', text: material });
   }
-  return ok(true);
-};
-
-/** So many of a thing of wood, and nothing else said, is a length: `800 post`. */
-const MANY = 100;
-
-/** Whether what is no size could be meant as one. */
-const isUnclear = (line: string, after: string, quantity: number): boolean => {
-  const measures = numbersIn(line);
-  return (
-    measures >= 2 ||
-    /^\d|\d ?x/i.test(line) ||
-    /\d/.test(after) ||
-    ((measures > 0 || quantity >= MANY) && namesWoodwork(line))
-  );
-};
-
-const takeHardware = (
-  { part, tokens }: QuickReading,
-  words: string[],
-  after: string,
-  unit: LengthUnit,
-): Result<true> => {
-  const line = words.join(' ');
-  const example = `4 2x4 ${unit === 'in' ? '31 1/2' : '740'} post`;
-  if (line === '')
-    return fail(
-      'quick',
-      `${tokens[0]?.text ?? ''} of what? Write a section such as 2x4, or the name of a piece of hardware.`,
-    );
-  const [first = '', next = ''] = words;
-  if (tokens.length > 0 && isBulk(first) && next !== '')
-    return fail(
-      'ask',
-      `Is ${first} part of the size of one? Write 1 ${next} ${tokens[0]?.text ?? ''} ${first}.`,
-    );
-  const isSaidSo = /^hardware:$/i.test(first) && next !== '';
-  if (isSaidSo) words.shift();
-  else if (!namesHardware(line) && isUnclear(line, after, part.quantity))
-    return fail(
-      'quick',
-      `Is ${line} a board, a sheet or hardware? Write a board as ${example}, a sheet as 2 ${unit === 'in' ? '3/4 24 x 36' : '18 600 x 400'} shelf, and what is bought as it is with “hardware:” before it.`,
-    );
-  part.kind = 'hardware';
   return ok(true);
 };
 
