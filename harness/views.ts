@@ -61,6 +61,15 @@ export const VIEWS: View[] = [
     open: (page) => press(page, /^Change 3 Brace/),
   },
   {
+    name: 'shape',
+    path: '/project/compost-station/parts',
+    ready: strip,
+    open: async (page) => {
+      await press(page, /^Change 3 Back batten/);
+      await page.getByRole('button', { name: 'Template', exact: true }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
     name: 'group',
     path: '/project/compost-station/parts',
     ready: strip,
@@ -367,6 +376,11 @@ export const VIEWS: View[] = [
     path: '/project/compost-station/saw?view=labels',
     ready: (page) =>
       page.getByRole('list', { name: 'A label for each piece' }).getByRole('listitem').first().waitFor(),
+  },
+  {
+    name: 'assembly',
+    path: '/project/compost-station/saw?view=assembly',
+    ready: (page) => page.getByRole('list', { name: 'In this order' }).waitFor(),
   },
   {
     name: 'menu',

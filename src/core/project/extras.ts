@@ -25,9 +25,9 @@ export const surface = (part: ResolvedPart, shows: Shows): SquareMm => {
 };
 
 /** The face of one piece in square ticks, and all its edges in ticks. */
-const faceAndEdge = ({ shape, ends, length, thickness, width }: ResolvedPart) => {
+const faceAndEdge = ({ shape, ends, length, over = 0, thickness, width }: ResolvedPart) => {
   if (shape) return shape;
-  const mean = meanLength(ends, length, thickness, width);
+  const mean = meanLength(ends, length - over, thickness, width);
   return { area: mean * width, edge: 2 * (mean + width) };
 };
 

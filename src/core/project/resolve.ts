@@ -75,7 +75,7 @@ const resolveAll = (project: Project, own: OwnMaterials): Resolved => {
             );
         }
     }
-  const cut = [...resolved.parts];
+  const cut = resolved.parts.map(finished);
   resolved.parts.push(...fasteners(project, resolved, own));
   const later = new Set(project.groups.filter(({ isLater }) => isLater).map(({ id }) => id));
   for (const extra of project.extras)
@@ -107,9 +107,19 @@ const putExtra = (resolved: Resolved, extra: Extra, project: Project, cut: Resol
 const filled = ({ fractionalQuantity }: ResolvedExtra) =>
   fractionalQuantity === undefined ? {} : { fractionalQuantity };
 
-/** What is not cut yet takes the length that was measured. */
-const asMeasured = (resolved: ResolvedPart, { measured }: Part): ResolvedPart[] => {
-  if (!measured) return [resolved];
+/** A part in its finished length. */
+const finished = ({ over = 0, ...part }: ResolvedPart): ResolvedPart => ({
+  ...part,
+  length: part.length - over,
+});
+
+/** What is not cut yet takes the length that was measured; what is to be measured still is sawn a little longer. */
+const asMeasured = (resolved: ResolvedPart, { measured, fitOver, shape = [] }: Part): ResolvedPart[] => {
+  if (!measured) {
+    // What is drawn on a shaped part has its measures: it is sawn to them.
+    const over = resolved.kind === 'hardware' || shape.length > 0 ? 0 : (fitOver?.ticks ?? 0);
+    return [over > 0 ? { ...resolved, length: resolved.length + over, over } : resolved];
+  }
   const cut = Math.min(measured.cut, resolved.count);
   return [
     { ...resolved, count: cut },

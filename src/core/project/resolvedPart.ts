@@ -35,6 +35,8 @@ export interface ResolvedPart {
   materials: string[];
   /** What is done to its outline; its length, width and ends are then those of the rectangle it is cut from. Absent: nothing. */
   shape?: ShapedFace;
+  /** It is cut to fit: so much of its length is over, until it is measured. Absent: none. */
+  over?: Ticks;
   /** Hardware only. */
   item: string;
   /** Hardware: how many are used up where they need not be whole, as of cans and bags; absent: `count`. */

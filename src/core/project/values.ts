@@ -31,7 +31,8 @@ export interface Values {
 }
 
 /** What of a part may follow from a formula. */
-export type PartField = 'length' | 'width' | 'shortOk' | 'measured' | 'quantity' | 'angle' | ShapeField;
+export type PartField =
+  'length' | 'width' | 'shortOk' | 'fitOver' | 'measured' | 'quantity' | 'angle' | ShapeField;
 /** A measure of what is done to its outline: of which, from 0, and which one. */
 type ShapeField = `shape ${number} ${'along' | 'across' | 'from'}`;
 /** What a formula may say of a part. */
@@ -105,6 +106,7 @@ const WORDS: Record<Exclude<PartField, ShapeField>, string> = {
   length: 'length',
   width: 'width',
   shortOk: 'may come out short by',
+  fitOver: 'a little over',
   measured: 'length as measured',
   quantity: 'how many',
   angle: 'degrees off square',
@@ -122,6 +124,7 @@ export const measuresOf = (part: Part): PartMeasure[] => [
   { field: 'length', measure: part.length, path: ['length'] },
   { field: 'width', measure: part.width, path: ['width'] },
   { field: 'shortOk', measure: part.shortOk, path: ['shortOk'] },
+  { field: 'fitOver', measure: part.fitOver ?? null, path: ['fitOver'] },
   { field: 'measured', measure: part.measured?.length ?? null, path: ['measured', 'length'] },
   ...(part.shape ?? []).flatMap((shaping, index): PartMeasure[] =>
     (['along', 'across', 'from'] as const).map((name) => ({

@@ -20,8 +20,13 @@ export interface SawBoard {
 /**
  * All boards and sheets of a plan one by one, with the saw's work on each. `refused`: drawings whose work the checker could not
  * do again, by their number; they are not among the boards.
+ * `toFit`: ids of parts that are cut to fit; boards with such pieces come last.
  */
-export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[]; refused: number[] } => {
+export const boardsToSaw = (
+  layouts: Layout[],
+  kerf: Ticks,
+  toFit: ReadonlySet<string> = NOTHING,
+): { boards: SawBoard[]; refused: number[] } => {
   const boards: SawBoard[] = [];
   const refused: number[] = [];
   const seen = new Map<string, number>();
@@ -42,8 +47,14 @@ export const boardsToSaw = (layouts: Layout[], kerf: Ticks): { boards: SawBoard[
     for (let nth = 1; nth <= layout.count; nth++)
       boards.push({ key: `${name}#${before + nth}`, layout, number: index + 1, sequence, setups });
   }
-  return { boards, refused };
+  const isHeldBack = ({ layout }: SawBoard) => layout.pieces.some(({ partId }) => toFit.has(partId));
+  return {
+    boards: [...boards.filter((board) => !isHeldBack(board)), ...boards.filter(isHeldBack)],
+    refused,
+  };
 };
+
+const NOTHING: ReadonlySet<string> = new Set();
 
 /** The key of a board on which sawing has begun, by the id of its record. */
 export const sawnKey = (id: string): string => `sawn:${id}`;

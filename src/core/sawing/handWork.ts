@@ -1,3 +1,4 @@
+import type { Ticks } from '../units';
 import type { Layout } from '../cutting/model';
 import { partLetters, resolve, withLetter, type Part, type Project } from '../project';
 import { shapeWords } from '../project/shapeText';
@@ -33,4 +34,28 @@ export const handWorkOf = (layout: Pick<Layout, 'pieces'>, project: Project): Ha
     work.set(partId, { partId, name: withLetter(letters, partId, name), words, pairs });
   }
   return [...work.values()];
+};
+
+/** Pieces of a board that are to be measured before they have their length. */
+export interface ToFit {
+  partId: string;
+  /** With its letter. */
+  name: string;
+  /** How much longer they are sawn, in ticks. */
+  over: Ticks;
+}
+
+/** The parts of a project that are cut to fit and not measured yet. */
+export const partsToFit = (project: Project): ReadonlySet<string> =>
+  new Set(resolve(project).parts.flatMap(({ id, over }) => (over === undefined ? [] : [id])));
+
+/** Which pieces of a board are cut to fit: one entry for each part, in the order of the pieces. */
+export const toFitOn = (layout: Pick<Layout, 'pieces'>, project: Project): ToFit[] => {
+  const letters = partLetters(project);
+  const over = new Map(resolve(project).parts.map((part) => [part.id, part.over ?? 0]));
+  const pieces = new Map(layout.pieces.map(({ partId, part }) => [partId, part]));
+  return [...pieces].flatMap(([partId, part]) => {
+    const more = over.get(partId) ?? 0;
+    return more > 0 ? [{ partId, name: withLetter(letters, partId, part), over: more }] : [];
+  });
 };

@@ -5,6 +5,6 @@ export { countSetups } from './setups';
 export { drawingsToSaw, setupsOf, type SawDrawing, type SetupUse } from './sheet';
 export { hazardsOf, SAW_HAZARDS, type SawHazard } from './hazards';
 export { labelsOf, type PieceLabel } from './labels';
-export { handWorkOf, type HandWork } from './handWork';
+export { handWorkOf, partsToFit, toFitOn, type HandWork, type ToFit } from './handWork';
 export { sawnBoardOf } from './record';
 export { boardThere, lostRecords, progressOf, type BoardThere } from './progress';

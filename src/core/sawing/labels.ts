@@ -19,7 +19,7 @@ export interface PieceLabel {
 /** A label for every piece that is cut from boards and sheets, in the order of the parts. */
 export const labelsOf = (project: Project): PieceLabel[] => {
   const letters = partLetters(project);
-  return resolve(project).parts.flatMap(({ id, name, group, kind, length, width, ends, count }) =>
+  return resolve(project).parts.flatMap(({ id, name, group, kind, length, over = 0, width, ends, count }) =>
     kind === 'hardware'
       ? []
       : Array.from({ length: count }, (_, index) => ({
@@ -28,7 +28,7 @@ export const labelsOf = (project: Project): PieceLabel[] => {
           name,
           group,
           kind,
-          length,
+          length: length - over,
           width,
           ends,
         })),

@@ -36,7 +36,9 @@ export type AssemblyStep =
   | { kind: 'square'; diagonal: Ticks }
   /** What was glued holds before it is worked on; how long, its label says. */
   | { kind: 'wait' }
-  | { kind: 'fit'; pieces: string[] };
+  | { kind: 'fit'; pieces: string[] }
+  /** Parts that are cut to fit: their length is taken on what stands, then they are cut. */
+  | { kind: 'measure'; pieces: { partId: string; name: string }[] };
 
 /** One group, as it is put together. */
 export interface AssemblyGroup {
@@ -88,6 +90,9 @@ const stepsOf = (group: Group, option: Option, project: Project, own: OwnMateria
   });
   const wooden = pieces.filter(({ kind }) => kind !== 'hardware');
   const hardware = pieces.filter(({ kind }) => kind === 'hardware');
+  const toFit = option.parts
+    .filter(({ fitOver, measured, shape = [] }) => fitOver && !measured && shape.length === 0)
+    .map(({ id, name }) => ({ partId: id, name }));
   const joins = joinsOf(group, option, project, own);
   const diagonal = diagonalOf(group, option, project);
   const isGlued = joins.some(({ how }) => how === 'glue' || how === 'nail');
@@ -95,6 +100,7 @@ const stepsOf = (group: Group, option: Option, project: Project, own: OwnMateria
     ...(wooden.length > 0
       ? [{ kind: 'lay' as const, pieces: wooden.map(({ kind: _, ...piece }) => piece) }]
       : []),
+    ...(toFit.length > 0 ? [{ kind: 'measure' as const, pieces: toFit }] : []),
     ...joins,
     ...(diagonal !== null && wooden.length > 0 ? [{ kind: 'square' as const, diagonal }] : []),
     ...(isGlued ? [{ kind: 'wait' as const }] : []),

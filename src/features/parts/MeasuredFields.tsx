@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { formatLength, parseCount } from '@/core/units';
-import { copiesOf, type Part, type Project } from '@/core/project';
+import { copiesOf, measure, type Part, type Project } from '@/core/project';
 import { ok } from '@/core/result';
 import { Button, LengthField, ReadField, Text } from '@/ui';
 import { measureReader } from './reading';
@@ -18,14 +18,17 @@ export const MeasuredFields = ({ part, project, groupId, edit }: Props) => {
   if (!length) return null;
   if (!measured)
     return (
-      <Button
-        mode="outlined"
-        onPress={() =>
-          edit({ measured: { length: { text: length.text, ticks: length.ticks }, where: '', cut: 0 } })
-        }
-      >
-        Measured on the real thing
-      </Button>
+      <>
+        <FitFields part={part} project={project} groupId={groupId} edit={edit} />
+        <Button
+          mode="outlined"
+          onPress={() =>
+            edit({ measured: { length: { text: length.text, ticks: length.ticks }, where: '', cut: 0 } })
+          }
+        >
+          Measured on the real thing
+        </Button>
+      </>
     );
   const all = part.quantity * copiesOf(project.groups.find(({ id }) => id === groupId)) * project.builds;
   return (
@@ -57,6 +60,38 @@ export const MeasuredFields = ({ part, project, groupId, edit }: Props) => {
       </Text>
       <Button mode="outlined" onPress={() => edit({ measured: undefined })}>
         Go by the plan again
+      </Button>
+    </View>
+  );
+};
+
+/** Slats between rails, trims: sawn a little long, and held back until they are measured. A shaped part is sawn to its measures. */
+const FitFields = ({ part, project, groupId, edit }: Props) => {
+  const { fitOver, shape = [] } = part;
+  if (shape.length > 0) return null;
+  if (!fitOver)
+    return (
+      <Button
+        mode="outlined"
+        onPress={() => edit({ fitOver: project.unit === 'in' ? measure('1/2', 'in') : measure('10', 'mm') })}
+      >
+        Cut to fit, measured on the piece
+      </Button>
+    );
+  return (
+    <View role="group" aria-label="Cut to fit" style={{ gap: 12 }}>
+      <LengthField
+        label="Cut to fit: sawn longer by"
+        value={fitOver}
+        unit={project.unit}
+        read={measureReader(project, groupId)}
+        onChange={(over) => over && edit({ fitOver: over })}
+      />
+      <Text size="small" tone="soft">
+        Its board is sawn last, and it stays that much too long until it is measured.
+      </Text>
+      <Button mode="outlined" onPress={() => edit({ fitOver: undefined })}>
+        Saw it as planned
       </Button>
     </View>
   );

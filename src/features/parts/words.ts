@@ -23,6 +23,7 @@ export const partWords = (part: Omit<Part, 'id'>, unit: LengthUnit): string => {
     size,
     ends.ok && ends.value.shape !== 'square' ? describeEnds(ends.value) : '',
     shapeWords(part, widthOf(part, unit), unit),
+    part.fitOver && !part.measured && !part.shape?.length ? 'cut to fit' : '',
     part.grain === 'length' ? 'grain along the length' : '',
     part.materials.join(' or '),
   ]

@@ -1,7 +1,8 @@
 import { StyleSheet, View } from 'react-native';
+import { Link } from 'expo-router';
 import { partLetters, withLetter, type Project } from '@/core/project';
 import { assemblyOf, type AssemblyGroup, type AssemblyStep } from '@/core/takeoff';
-import { formatLength, type LengthUnit } from '@/core/units';
+import { formatLength } from '@/core/units';
 import type { PlannedProject } from '@/hooks';
 import { Button, Checkbox, Row, SectionHeader, Text } from '@/ui';
 import { PrintHead } from './PrintHead';
@@ -71,7 +72,7 @@ const OneGroup = ({
     <View role="listitem">
       <SectionHeader title={`${number} · ${name}`} note={copies > 1 ? `${copies} of these` : ''} />
       {steps.map((step, index) => (
-        <OneStep key={index} step={step} unit={project.unit} named={named} />
+        <OneStep key={index} step={step} project={project} named={named} />
       ))}
       <Row style={styles.foot}>
         <Checkbox label={`${name}: put together`} isTicked={isDone} onPress={() => onDone(!isDone)} />
@@ -103,14 +104,14 @@ const OneGroup = ({
 
 const OneStep = ({
   step,
-  unit,
+  project,
   named,
 }: {
   step: AssemblyStep;
-  unit: LengthUnit;
+  project: Project;
   named: (partId: string, part: string) => string;
 }) => {
-  const { title, detail } = stepWords(step, named, (ticks) => formatLength(ticks, unit));
+  const { title, detail } = stepWords(step, named, (ticks) => formatLength(ticks, project.unit));
   return (
     <Row style={styles.step}>
       <Text>{title}</Text>
@@ -119,12 +120,24 @@ const OneStep = ({
           {detail}
         </Text>
       )}
+      {step.kind === 'measure'
+        ? step.pieces.map(({ partId, name }) => (
+            <Link
+              key={partId}
+              href={`/project/${project.id}/parts?open=part:${encodeURIComponent(partId)}`}
+              style={styles.link}
+            >
+              <Text tone="good">{`Write down the length of ${named(partId, name)}`}</Text>
+            </Link>
+          ))
+        : null}
     </Row>
   );
 };
 
 const styles = StyleSheet.create({
   pad: { padding: 16 },
+  link: { minHeight: 44, justifyContent: 'center', paddingVertical: 12 },
   step: { paddingHorizontal: 16, paddingVertical: 8 },
   foot: { flexDirection: 'row', alignItems: 'center', paddingHorizontal: 16, gap: 8, flexWrap: 'wrap' },
   grow: { flexGrow: 1 },

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { ActivityIndicator } from 'react-native-paper';
-import { boardsToSaw } from '@/core/sawing';
+import { boardsToSaw, partsToFit } from '@/core/sawing';
 import { partLetters } from '@/core/project';
 import { shownPlan } from '@/core/plan';
 import { usePlanned, useProject, useView, type OpenProject, type PlannedProject } from '@/hooks';
@@ -65,8 +65,8 @@ const Saw = ({
   const [view, setView] = useView(VIEWS, 'board');
   const shown = shownPlan(plan);
   const { boards, refused } = useMemo(
-    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks),
-    [shown, project.settings.kerf.ticks],
+    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks, partsToFit(project)),
+    [shown, project],
   );
   const letters = useMemo(() => partLetters(project), [project]);
   if (boards.length === 0 && refused.length === 0)

@@ -25,6 +25,11 @@ export const stepWords = (
       };
     case 'wait':
       return { title: 'Then wait until the glue holds', detail: 'In its clamps, as long as its label says.' };
+    case 'measure':
+      return {
+        title: `Measure on the piece: ${step.pieces.map(({ partId, name }) => named(partId, name)).join(', ')}`,
+        detail: 'They are cut to fit. Write the length down, and what is not cut yet is planned with it.',
+      };
     case 'fit':
       return { title: 'Fit what is left', detail: step.pieces.join(', ') };
   }

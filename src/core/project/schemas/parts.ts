@@ -111,6 +111,10 @@ export const part = object({
     list(refer('shaping', shaping), { maxItems: 40 }),
     'What is done to its outline, one after the other; absent: it is as its length, width and ends say.',
   ),
+  fitOver: optional(
+    MEASURE,
+    'It is cut to fit: measured on the piece, and until then sawn so much longer; absent: it is sawn as planned.',
+  ),
   measured: optional(measured, 'The length taken on the real thing, where, and how many were cut before.'),
 });
 
