@@ -82,8 +82,9 @@ export const doCross = (a: Point, b: Point, c: Point, d: Point): boolean => {
   );
 };
 
-/** Whether an outline nowhere meets itself. */
+/** Whether an outline nowhere meets itself: one that turns one way all round, and once, does not. */
 export const isSimple = (points: Point[]): boolean => {
+  if (isConvex(points) && turnsOf(points) === 1) return true;
   const sides = points.map((point, index): [Point, Point] => [
     point,
     points[(index + 1) % points.length] ?? point,
@@ -102,6 +103,22 @@ export const isConvex = (points: Point[]): boolean =>
     const [before, after] = [points.at(index - 1) ?? at, points[(index + 1) % points.length] ?? at];
     return (at[0] - before[0]) * (after[1] - at[1]) - (at[1] - before[1]) * (after[0] - at[0]) >= 0;
   });
+
+/** How often an outline turns round. */
+const turnsOf = (points: Point[]): number => {
+  let turned = 0;
+  for (const [index, [x, y]] of points.entries()) {
+    const [[bx, by], [ax, ay]] = [
+      points.at(index - 1) ?? [x, y],
+      points[(index + 1) % points.length] ?? [x, y],
+    ];
+    turned += Math.atan2(
+      (x - bx) * (ay - y) - (y - by) * (ax - x),
+      (x - bx) * (ax - x) + (y - by) * (ay - y),
+    );
+  }
+  return Math.round(turned / (2 * Math.PI));
+};
 
 /** Whether a point lies inside an outline. */
 export const isInside = ([x, y]: Point, points: Point[]): boolean => {

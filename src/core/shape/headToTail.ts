@@ -1,6 +1,6 @@
 import type { Ticks } from '../units';
 import type { Point } from '../cutting/model';
-import { distanceToLine, isConvex } from './geometry';
+import { isConvex } from './geometry';
 
 /** Two of a shape out of one rectangle: how long that is, and the first of them as it lies there. The second is turned end for end. */
 export interface Pair {
@@ -14,9 +14,8 @@ export interface Pair {
  */
 export const headToTail = (outline: Point[], length: Ticks, width: Ticks, kerf: Ticks): Pair | null => {
   if (!isConvex(outline)) return null;
-  const turned = turn(outline, length, width);
-  const pairs = [outline, turned].map((first): Pair => ({
-    length: length + leastShift(first, turn(first, length, width), length, kerf),
+  const pairs = [outline, turn(outline, length, width)].map((first): Pair => ({
+    length: length + leastShift(first, length, width, kerf),
     outline: first,
   }));
   const [one, other] = pairs;
@@ -28,34 +27,33 @@ export const headToTail = (outline: Point[], length: Ticks, width: Ticks, kerf: 
 export const turn = (outline: Point[], length: Ticks, width: Ticks): Point[] =>
   outline.map(([x, y]): Point => [length - x, width - y]);
 
-/** How far the second must be moved along: the gap between two that curve nowhere inward only grows once they are clear. */
-const leastShift = (first: Point[], second: Point[], length: Ticks, kerf: Ticks): Ticks => {
-  let [near, far] = [0, length + kerf];
-  while (far - near > 1) {
-    const middle = Math.floor((near + far) / 2);
-    const moved = second.map(([x, y]): Point => [x + middle, y]);
-    if (gapBetween(first, moved) >= kerf) far = middle;
-    else near = middle;
-  }
-  return far;
-};
-
-/** How far two outlines that curve nowhere inward lie apart; 0 where they meet. */
-const gapBetween = (a: Point[], b: Point[]): number => {
-  if (!areApart(a, b) && !areApart(b, a)) return 0;
-  return Math.min(nearest(a, b), nearest(b, a));
-};
-
-/** Whether one of the sides of the first parts the two. */
-const areApart = (a: Point[], b: Point[]): boolean =>
-  a.some(([ax, ay], index) => {
-    const [bx, by] = a[(index + 1) % a.length] ?? [ax, ay];
-    return (bx !== ax || by !== ay) && b.every(([x, y]) => (bx - ax) * (y - ay) - (by - ay) * (x - ax) <= 0);
+/**
+ * How far along the second lies. For a shape A that is nowhere hollow, the places of the second, A turned, at which the two are nearer
+ * than a kerf are the sum of A, of A turned back, and of a disc of a kerf: twice A, less its rectangle's length and width, and the disc
+ * around it. The furthest of them along the board is where it may lie.
+ */
+const leastShift = (outline: Point[], length: Ticks, width: Ticks, kerf: Ticks): Ticks => {
+  const doubled = outline.map(([x, y]): Point => [2 * x - length, 2 * y - width]);
+  const reach = ([x, y]: Point): number =>
+    Math.abs(y) <= kerf ? x + Math.sqrt(kerf * kerf - y * y) : -Infinity;
+  const furthest = doubled.map((from, index) => {
+    const to = doubled[(index + 1) % doubled.length] ?? from;
+    return Math.max(reach(from), ...heightsOn(from, to, kerf).map((y) => reach(at(from, to, y))));
   });
+  return Math.max(0, Math.ceil(Math.max(...furthest)));
+};
 
-const nearest = (from: Point[], to: Point[]): number =>
-  Math.min(
-    ...from.flatMap((point) =>
-      to.map((corner, index) => distanceToLine(point, corner, to[(index + 1) % to.length] ?? corner)),
-    ),
-  );
+/** Where on a side a disc of a kerf may reach furthest along: where it is cut off, and where the side touches the disc. */
+const heightsOn = ([ax, ay]: Point, [bx, by]: Point, kerf: Ticks): number[] => {
+  const [dx, dy] = [bx - ax, by - ay];
+  if (dy === 0) return [];
+  const touching = (kerf * dx * Math.sign(dy)) / Math.hypot(dx, dy);
+  const [low, high] = [Math.min(ay, by), Math.max(ay, by)];
+  return [touching, -kerf, kerf].filter((y) => y >= low && y <= high);
+};
+
+/** The point of a side at a height. */
+const at = ([ax, ay]: Point, [bx, by]: Point, y: number): Point => [
+  ax + ((bx - ax) * (y - ay)) / (by - ay),
+  y,
+];

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { fromInches } from '../units';
 import { SQUARE } from '../lumber';
 import { areaOf, edgeOf, flatten, shapeOf, type Operation, type Shape } from '.';
+import { distanceToLine, doCross } from './geometry';
 import { headToTail, turn } from './headToTail';
 import { CORNERS, EDGES, placesOf, type OperationKind } from './types';
 
@@ -179,6 +180,36 @@ describe('head to tail', () => {
     expect((pair?.length ?? 0) / inches(1)).toBeLessThan(38.3);
     const other = flatten(shaped(board(25, 5.5), op('taper', 'top left', { from: 5, across: 1.5 })).outline);
     expect(headToTail(other, inches(25), inches(5.5), kerf)?.length).toBe(pair?.length);
+  });
+
+  test('law: the second lies a kerf away, and no nearer place would do', () => {
+    const gap = (outline: [number, number][], shift: number, length: number, width: number): number => {
+      const second = turn(outline, length, width).map(([x, y]): [number, number] => [x + shift, y]);
+      const sides = (points: [number, number][]) =>
+        points.map((point, index): [[number, number], [number, number]] => [
+          point,
+          points[(index + 1) % points.length] ?? point,
+        ]);
+      if (sides(outline).some(([a, b]) => sides(second).some(([c, d]) => doCross(a, b, c, d)))) return 0;
+      return Math.min(
+        ...outline.flatMap((point) => sides(second).map(([a, b]) => distanceToLine(point, a, b))),
+        ...second.flatMap((point) => sides(outline).map(([a, b]) => distanceToLine(point, a, b))),
+      );
+    };
+    let pairs = 0;
+    fc.assert(
+      fc.property(sized, fc.integer({ min: 100, max: 2000 }), ({ size: { length, width }, steps }, saw) => {
+        const shape = shapeOf({ length, width, ends: SQUARE }, steps, 'mm');
+        const pair = shape.ok ? headToTail(flatten(shape.value.outline), length, width, saw) : null;
+        if (!pair) return;
+        pairs++;
+        const shift = pair.length - length;
+        expect(gap(pair.outline, shift, length, width)).toBeGreaterThan(saw - 3);
+        if (shift > 8) expect(gap(pair.outline, shift - 8, length, width)).toBeLessThan(saw + 3);
+      }),
+      { numRuns: 500 },
+    );
+    expect(pairs).toBeGreaterThan(20);
   });
 
   test('what is hollow, or fills its rectangle, lies alone', () => {

@@ -1,4 +1,12 @@
-import { apply, chosenOption, emptyGroup, emptyProject, type Command, type Project } from '../project';
+import {
+  apply,
+  chosenOption,
+  emptyGroup,
+  emptyPart,
+  emptyProject,
+  type Command,
+  type Project,
+} from '../project';
 import { counter, must } from '../testing';
 import { fromInches } from '../units';
 import { assemblyOf, buildMade, helperOf, HELPERS, usualAnswers, type AssemblyStep } from '.';
@@ -50,26 +58,11 @@ test('what was changed by hand has no diagonal, for it may stand otherwise', () 
 test('a slab that is glued waits until its glue holds; hardware that no joint uses is fitted last', () => {
   const project = withHelpers(['slab', { by: 'count', boards: '6', length: '40' }]);
   const groupId = project.groups[0]?.id ?? '';
-  const hinge = { type: 'hardware' as const };
   const steps = assemblyOf(
     run(project, {
       type: 'addPart',
       groupId,
-      part: {
-        id: 'hinge',
-        name: 'Hinge',
-        kind: hinge.type,
-        quantity: 2,
-        section: '',
-        length: null,
-        width: null,
-        materials: [],
-        ends: 'square',
-        grain: 'any',
-        shortOk: null,
-        item: '',
-        note: '',
-      },
+      part: { ...emptyPart('hinge'), name: 'Hinge', kind: 'hardware', quantity: 2 },
     }),
   )[0]?.steps;
   expect(kinds(steps).slice(-2)).toEqual(['wait', 'fit']);
