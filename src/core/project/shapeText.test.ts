@@ -85,6 +85,46 @@ test.each(['corners clipped', 'rounded over', 'notch for the post', 'a hole for 
   },
 );
 
+test('any text at all is a shape or says that it is none, and soon', () => {
+  const words = fc.constantFrom(
+    'taper',
+    'clip',
+    'corners',
+    'notch',
+    'round',
+    'hole',
+    'at',
+    'x',
+    'to',
+    '1',
+    '1/2',
+    '3 1/2in',
+    'top',
+    'left',
+    ';',
+    ',',
+  );
+  fc.assert(
+    fc.property(
+      fc.oneof(
+        fc.string(),
+        fc.array(words, { maxLength: 40 }).map((all) => all.join(' ')),
+      ),
+      (text) => {
+        const read = parseShape(text, 'in');
+        if (read.ok)
+          expect(meaning(must(parseShape(writeShape(read.value, 'in'), 'in')))).toEqual(meaning(read.value));
+        else expect(read.problems[0]?.sentence).toMatch(/is not a way to shape a part/);
+      },
+    ),
+    { numRuns: 500 },
+  );
+  const began = performance.now();
+  for (const one of ['1', '1 ', '1/', 'clip 1 x ', 'taper 1 to ', 'notch 1 1/2 x 1 '])
+    takeShape(one.repeat(20_000), 'in');
+  expect(performance.now() - began).toBeLessThan(5_000);
+});
+
 test('a text that is no shape says what one is', () => {
   const read = parseShape('cut nicely', 'in');
   expect(read.ok ? '' : read.problems[0]?.sentence).toContain('"cut nicely" is not a way to shape a part');
