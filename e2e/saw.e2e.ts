@@ -110,6 +110,9 @@ for (const [what, size] of [
     );
     expect(Math.round(((first?.width ?? 0) / 96) * 25.4)).toBe(99);
     if (size === WIDE) expect(second?.top).toBe(first?.top);
+    // Two by five on a sheet of A4, and no empty sheet after the last.
+    const pdf = (await page.pdf({ format: 'A4' })).toString('latin1');
+    expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(Math.ceil((await labels.count()) / 10));
     expect(complaints).toEqual([]);
     await context.close();
   });

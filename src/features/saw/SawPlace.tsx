@@ -64,9 +64,12 @@ const Saw = ({
   const { project, book, plan } = open;
   const [view, setView] = useView(VIEWS, 'board');
   const shown = shownPlan(plan);
+  // The same text for the same parts: what else changes of the project leaves the boards as they are.
+  const toFit = JSON.stringify([...partsToFit(project)]);
   const { boards, refused } = useMemo(
-    () => boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks, partsToFit(project)),
-    [shown, project],
+    () =>
+      boardsToSaw(shown?.layouts ?? [], project.settings.kerf.ticks, new Set(JSON.parse(toFit) as string[])),
+    [shown, project.settings.kerf.ticks, toFit],
   );
   const letters = useMemo(() => partLetters(project), [project]);
   if (boards.length === 0 && refused.length === 0)
