@@ -1,8 +1,7 @@
 /** What is left to do by hand on the boards of a plan: told once for each shaped part, with how many of them lie head to tail. */
 import fc from 'fast-check';
-import { planInput } from '../plan';
+import { finishedCount, planInput } from '../plan';
 import { firstPlan } from '../plan/planner';
-import { finishedCount } from '../plan';
 import { chosenOption } from '../project';
 import { fromCsv } from '../testing';
 import { boardsToSaw, handWorkOf, partsToFit, toFitOn } from '.';
