@@ -14,7 +14,6 @@ import {
 } from '../project';
 import { TICKS_PER_FOOT, TICKS_PER_INCH, TICKS_PER_METRE, type Micros } from '../units';
 import { planedSections } from '../pricing';
-import { inPairs, singly } from './pairs';
 import { workLeft } from './workLeft';
 
 /** What a plan of a project is checked against: the project, the prices of its stores, and what was bought or is owned. */
@@ -23,9 +22,7 @@ export const againstProject = (
   book: Book,
   owned: { item: Item; quantity: number }[] = [],
 ): CheckAgainst => {
-  const blanks = inPairs(resolve(project, book.materials).parts, project.settings.kerf.ticks);
-  const { parts, there, sawn } = workLeft(project, book, blanks);
-  const alone = singly(parts);
+  const { parts, singly, there, sawn } = workLeft(project, book, resolve(project, book.materials).parts);
   return {
     currency: project.currency,
     parts,
@@ -55,7 +52,7 @@ export const againstProject = (
         };
       }),
     sizes: sizesIn(project, book, parts),
-    ...(alone ? { singly: alone } : {}),
+    ...(singly ? { singly } : {}),
     ...(sawn.length > 0 ? { sawn } : {}),
   };
 };

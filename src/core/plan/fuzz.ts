@@ -54,7 +54,7 @@ export const fuzzOne = (
 const faultsOf = (plan: Plan, given: ReturnType<typeof fromCsv>, input: PlanInput): string[] => {
   const faults: string[] = [];
   const shown = shownPlan(plan);
-  for (const { place, sentence } of shown ? checkPlan(shown, checkedParts(given, plan, given.book)) : [])
+  for (const { place, sentence } of checkPlan(plan, againstProject(given.project, given.book)))
     faults.push(`refused: ${place}: ${sentence}`);
   if (plan.status === 'infeasible' && plan.problems.length === 0) faults.push('no plan, and no reason');
   if (plan.status === 'infeasible' && plan.problems.some(({ partIds }) => partIds.length === 0))
@@ -90,21 +90,4 @@ const leftOutForNothing = (plan: Plan, input: PlanInput): string[] => {
       }),
     )
     .map(({ name }) => name);
-};
-
-/** What a plan is checked against: of one that leaves parts out, the parts that it makes. */
-const checkedParts = (
-  { project }: ReturnType<typeof fromCsv>,
-  plan: Plan,
-  book: Parameters<typeof againstProject>[1],
-) => {
-  const against = againstProject(project, book);
-  const left = new Set(plan.problems.flatMap(({ partIds }) => partIds));
-  const isMade = ({ id }: { id: string }) => !left.has(id);
-  const { singly } = against;
-  return {
-    ...against,
-    parts: against.parts.filter(isMade),
-    ...(singly ? { singly: singly.filter(isMade) } : {}),
-  };
 };

@@ -5,7 +5,6 @@ import { currentOffers, withDressed, type Offer } from '../pricing';
 import { undominated, usefulOffers } from '../cutting/model';
 import type { Owned, PlanInput, StoreTerms } from './inputTypes';
 import { parseSection, parseThickness } from '../lumber';
-import { inPairs, singly } from './pairs';
 import { workLeft, type There } from './workLeft';
 
 /** The input that a project and the price book give: stores of its currency that it does not leave out. */
@@ -23,11 +22,9 @@ const inputs = new WeakMap<Project, { book: Book; input: PlanInput }>();
 const makeInput = (project: Project, book: Book): PlanInput => {
   const resolved = resolve(project, book.materials);
   const { problems } = resolved;
-  const blanks = inPairs(resolved.parts, project.settings.kerf.ticks);
-  const { parts, there, sawn, whole } = workLeft(project, book, blanks);
-  const alone = singly(parts);
+  const { parts, singly, there, sawn, whole } = workLeft(project, book, resolved.parts);
   // An offer is of use where it is for either way.
-  const wanted = alone ? [...parts, ...alone] : parts;
+  const wanted = singly ? [...parts, ...singly] : parts;
   const settings = withTools(project, book);
   const usable = Object.values(book.stores).filter((store) => usesStore(project, store));
   const ids = new Set(usable.map(({ id }) => id));
@@ -53,7 +50,7 @@ const makeInput = (project: Project, book: Book): PlanInput => {
       )
       .sort((a, b) => (a.id < b.id ? -1 : 1)),
     owned: there.map(ownedFrom),
-    ...(alone ? { singly: alone } : {}),
+    ...(singly ? { singly } : {}),
     ...(sawn.length > 0 ? { sawn, whole: { parts: whole.parts, owned: whole.there.map(ownedFrom) } } : {}),
     settings,
     problems: problems.map(({ partId, place, sentence }) => ({

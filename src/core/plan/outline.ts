@@ -1,6 +1,6 @@
-import { formatLength, fromInches, writeLength, type LengthUnit, type Ticks } from '../units';
+import { formatLength, fromInches, type LengthUnit, type Ticks } from '../units';
 import { actualSection, actualThickness, nameKey, parseSection, parseThickness } from '../lumber';
-import type { Item, Measure } from '../project';
+import { measureOf, type Item } from '../project';
 import type { Layout, Offcut, Point } from '../cutting/model';
 
 /** A finished piece's longest edge along its board, and its width. A parallelogram is as long as its edge, not as it reaches. */
@@ -63,15 +63,21 @@ export const offcutItem = (
   { length, width }: Pick<Offcut, 'length' | 'width'>,
   unit: LengthUnit,
 ): Item => {
-  const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
   const { kind, section, material } = layout;
   if (kind === 'sheet')
-    return { kind, name: '', section, length: measure(length), width: measure(width), material };
+    return {
+      kind,
+      name: '',
+      section,
+      length: measureOf(length, unit),
+      width: measureOf(width, unit),
+      material,
+    };
   const isWhole = width >= layout.width;
   const name = isWhole
     ? section
     : actualSection(Math.min(thicknessOf(layout), width), Math.max(thicknessOf(layout), width), unit).name;
-  return { kind, name: '', section: name, length: measure(length), width: null, material };
+  return { kind, name: '', section: name, length: measureOf(length, unit), width: null, material };
 };
 
 /** Whether a drawing is of such a thing: the same stuff, as long; a sheet as wide too. */

@@ -1,8 +1,9 @@
-import { toMicros, writeLength, type LengthUnit, type Micros, type Ticks } from '../units';
+import { toMicros, type LengthUnit, type Micros, type Ticks } from '../units';
 import {
   itemKey,
   keptMoney,
   keptPieces,
+  measureOf,
   rackPieces,
   servesAs,
   tagName,
@@ -14,15 +15,8 @@ import {
   type SawnBoard,
   type SawnPiece,
 } from '../project';
-import {
-  allows,
-  facesOn,
-  offcutName,
-  type Layout,
-  type Offcut,
-  type Piece,
-  type Point,
-} from '../cutting/model';
+import { allows, offcutName, pieceOf, type Layout, type Offcut, type Point } from '../cutting/model';
+import { inPairs, singly } from './pairs';
 import { rackFor, rackWorth } from './rack';
 import { isCutFrom, offcutItem, sidesOf, thicknessOf, usefulOffcuts } from './outline';
 
@@ -41,7 +35,10 @@ export interface There {
 
 /** What is left of a project's work: parts that are not cut, what is there to cut them from, and what is sawn already. */
 export interface WorkLeft {
+  /** As they are sawn: shapes head to tail in pairs where that saves length. */
   parts: ResolvedPart[];
+  /** The same, each shape for itself; null: there are no pairs. */
+  singly: ResolvedPart[] | null;
   there: There[];
   /** Drawings of the boards on which sawing has begun, one each. */
   sawn: Layout[];
@@ -69,12 +66,13 @@ export const thereOf = (project: Project, book: Book): There[] => {
 };
 
 /** Boards that were measured are there as their sound stretches; what sawing has begun on is taken out, with the parts it makes. */
-export const workLeft = (project: Project, book: Book, parts: ResolvedPart[]): WorkLeft => {
+export const workLeft = (project: Project, book: Book, finished: ResolvedPart[]): WorkLeft => {
   const { measuredBoards = [], sawnBoards = [] } = project;
   const kerf = project.settings.kerf.ticks;
+  const parts = inPairs(finished, kerf);
   const there = thereOf(project, book);
   if (measuredBoards.length === 0 && sawnBoards.length === 0)
-    return { parts, there, sawn: [], whole: { parts, there } };
+    return { parts, singly: singly(parts), there, sawn: [], whole: { parts, there } };
   for (const board of measuredBoards) {
     const pile = takeOne(there, ({ item }) => itemKey(item) === itemKey(board.item));
     if (pile) there.push(...stretchesOf(board, pile, kerf, project.unit));
@@ -82,11 +80,13 @@ export const workLeft = (project: Project, book: Book, parts: ResolvedPart[]): W
   const whole = { parts, there: there.filter(({ count }) => count > 0) };
   const counts = new Map(parts.map((part) => [part, part.count]));
   const sawn = sawnBoards.flatMap((board) => asSawn(board, there, counts, project.unit));
+  const left = parts.flatMap((part) => {
+    const count = counts.get(part) ?? 0;
+    return count === part.count ? [part] : count > 0 ? [{ ...part, count }] : [];
+  });
   return {
-    parts: parts.flatMap((part) => {
-      const count = counts.get(part) ?? 0;
-      return count === part.count ? [part] : count > 0 ? [{ ...part, count }] : [];
-    }),
+    parts: left,
+    singly: singly(left),
     there: there.filter(({ count }) => count > 0),
     sawn,
     whole,
@@ -128,7 +128,7 @@ const stretchesOf = (board: MeasuredBoard, pile: There, kerf: Ticks, unit: Lengt
   return sound.map(({ from, to }) => ({
     ...pile,
     name: pile.name ?? tagName(pile.item),
-    item: { ...item, length: { text: writeLength(to - from, unit), ticks: to - from } },
+    item: { ...item, length: measureOf(to - from, unit) },
     count: 1,
     value: Math.round((pile.value * (to - from)) / all),
   }));
@@ -154,7 +154,7 @@ const asSawn = (
     material,
     length,
     width,
-    pieces: pieces.flatMap(({ piece, part }) => (part ? [asPiece(part, piece)] : [])),
+    pieces: pieces.flatMap(({ piece, part }) => (part ? [pieceOf(part, pointsOf(piece))] : [])),
     cuts: [],
     storeCuts: [],
     offcuts: [...board.offcuts, ...left],
@@ -172,20 +172,6 @@ const asSawn = (
   return [layout];
 };
 
-/** A piece that was recorded, as one of a part. */
-const asPiece = (part: ResolvedPart, piece: SawnPiece): Piece => {
-  const outline = piece.outline.map(({ x, y }): Point => [x, y]);
-  const faces = facesOn(part, outline);
-  return {
-    partId: part.id,
-    part: part.name,
-    group: part.group,
-    ends: part.ends,
-    outline,
-    ...(faces ? { faces } : {}),
-  };
-};
-
 /** The part that a piece is one of, counted off; null: none of that size is wanted, or it was cut wrong. */
 const counted = (
   { partId, outline, spoiled }: SawnPiece,
@@ -193,7 +179,7 @@ const counted = (
   counts: Map<ResolvedPart, number>,
 ): ResolvedPart | null => {
   if (spoiled !== undefined) return null;
-  const { along, across } = sidesOf(outline.map(({ x, y }): Point => [x, y]));
+  const { along, across } = sidesOf(pointsOf({ outline }));
   for (const [part, count] of counts) {
     const isIt = (length: Ticks, wide: Ticks) =>
       Math.abs(wide - part.width) <= NEAR &&
@@ -207,6 +193,9 @@ const counted = (
   }
   return null;
 };
+
+const pointsOf = ({ outline }: Pick<SawnPiece, 'outline'>): Point[] =>
+  outline.map(({ x, y }): Point => [x, y]);
 
 /** Whether a part may be of what a board is: its thickness, and its material. */
 const isOfStuff = (part: ResolvedPart, board: SawnBoard): boolean =>

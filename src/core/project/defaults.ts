@@ -1,4 +1,4 @@
-import { parseLength, type LengthUnit } from '../units';
+import { parseLength, writeLength, type LengthUnit, type Ticks } from '../units';
 import type { Book, Extra, Group, Measure, Part, PlanSettings, Project, Store } from './types';
 
 /** A measure from a text that is known to be right. Throws on one that is not: a bug, never a user's fault. */
@@ -7,6 +7,12 @@ export const measure = (text: string, unit: LengthUnit): Measure => {
   if (!length.ok) throw new Error(`not a length: ${text}`);
   return { text, ticks: length.value };
 };
+
+/** A length in ticks as a measure, written in a unit. */
+export const measureOf = (ticks: Ticks, unit: LengthUnit): Measure => ({
+  text: writeLength(ticks, unit),
+  ticks,
+});
 
 /** Saw kerf of a full-kerf blade: common practice. */
 export const defaultSettings = (unit: LengthUnit): PlanSettings => ({

@@ -1,3 +1,4 @@
+import type { Ticks } from '../units';
 import type { Group, Option, Part, Project } from './types';
 import { letterOf } from './names';
 
@@ -20,6 +21,22 @@ export const isLeftForLater = (group: Group): boolean => group.isLater === true 
 /** The parts of a group, as it is made, that are cut from wood. */
 export const cutParts = (group: Group): Part[] =>
   (chosenOption(group)?.parts ?? []).filter(({ kind }) => kind !== 'hardware');
+
+/** The part of an id, in whichever way a group may be made; undefined: there is none. */
+export const partOf = ({ groups }: Pick<Project, 'groups'>, partId: string): Part | undefined =>
+  groups.flatMap(({ options }) => options.flatMap(({ parts }) => parts)).find(({ id }) => id === partId);
+
+/**
+ * How much longer a part is sawn, since it is cut to fit and not measured yet, in ticks; 0: it is sawn as planned, as a shaped part is,
+ * for what is drawn on it has its measures.
+ */
+export const fitOverOf = ({
+  kind,
+  fitOver,
+  measured,
+  shape = [],
+}: Pick<Part, 'kind' | 'fitOver' | 'measured' | 'shape'>): Ticks =>
+  kind === 'hardware' || measured || shape.length > 0 ? 0 : (fitOver?.ticks ?? 0);
 
 /** What a part may be of: its own materials, or else its group's. */
 export const materialsOf = (part: Pick<Part, 'materials'>, group: Pick<Group, 'materials'>): string[] =>

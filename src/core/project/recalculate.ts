@@ -1,7 +1,8 @@
 import type { Patch } from 'immer';
 import { parseEnds, writeEnds } from '../lumber';
 import type { Joint, Option, Part, Project } from './types';
-import { measuresOf, valuesOf, type Values } from './values';
+import { measuresOf } from './partMeasures';
+import { valuesOf, type Values } from './values';
 
 /** What one measure or count came to, and where in the project it stands. */
 export interface Recalculated {

@@ -13,12 +13,13 @@ import {
 } from '../lumber';
 import type { Problem, Result } from '../result';
 import { resolveExtra, type ResolvedExtra } from './extras';
-import { chosenOption, copiesOf, madeNow, materialsOf } from './groups';
+import { chosenOption, copiesOf, fitOverOf, madeNow, materialsOf } from './groups';
 import { jointName, resolveJoint } from './joints';
 import type { ResolvedPart } from './resolvedPart';
 import { withShape } from './shaping';
 import type { Extra, Group, Part, Project } from './types';
-import { fieldWords, valuesOf, type PartField, type Values } from './values';
+import { fieldWords, type PartField } from './partMeasures';
+import { valuesOf, type Values } from './values';
 
 /** Every part worked out, with what stood in the way. */
 export interface Resolved {
@@ -114,10 +115,10 @@ const finished = ({ over = 0, ...part }: ResolvedPart): ResolvedPart => ({
 });
 
 /** What is not cut yet takes the length that was measured; what is to be measured still is sawn a little longer. */
-const asMeasured = (resolved: ResolvedPart, { measured, fitOver, shape = [] }: Part): ResolvedPart[] => {
+const asMeasured = (resolved: ResolvedPart, part: Part): ResolvedPart[] => {
+  const { measured } = part;
   if (!measured) {
-    // What is drawn on a shaped part has its measures: it is sawn to them.
-    const over = resolved.kind === 'hardware' || shape.length > 0 ? 0 : (fitOver?.ticks ?? 0);
+    const over = fitOverOf(part);
     return [over > 0 ? { ...resolved, length: resolved.length + over, over } : resolved];
   }
   const cut = Math.min(measured.cut, resolved.count);

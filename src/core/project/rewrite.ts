@@ -11,7 +11,8 @@ import {
 import { findPart, homeOf, type Home } from './findPart';
 import { identifier } from './names';
 import type { Measure, Project } from './types';
-import { EXTRA_DIMENSIONS, isFormula, measuresOf, PER_DIMENSIONS, scopeOf, valuesOf } from './values';
+import { measuresOf } from './partMeasures';
+import { EXTRA_DIMENSIONS, isFormula, PER_DIMENSIONS, scopeOf, valuesOf } from './values';
 
 interface Place {
   home: Home | undefined;

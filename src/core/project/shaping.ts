@@ -1,4 +1,4 @@
-import { writeLength, type LengthUnit, type Ticks } from '../units';
+import type { LengthUnit, Ticks } from '../units';
 import { map, ok, type Result } from '../result';
 import { SQUARE } from '../lumber';
 import {
@@ -11,6 +11,7 @@ import {
   type Operation,
   type Shape,
 } from '../shape';
+import { measureOf } from './defaults';
 import type { Part, Shaping } from './types';
 import type { ResolvedPart } from './resolvedPart';
 
@@ -44,10 +45,9 @@ export const withShape = (resolved: ResolvedPart, part: Part, unit: LengthUnit):
 export const mirroredShape = (shape: Shaping[], width: Ticks, unit: LengthUnit): Shaping[] =>
   shape.map((shaping): Shaping => {
     const { kind, place, across, from } = shaping;
-    const measured = (ticks: Ticks) => ({ text: writeLength(ticks, unit), ticks });
-    if (kind === 'hole') return { ...shaping, across: measured(width - (across?.ticks ?? 0)) };
+    if (kind === 'hole') return { ...shaping, across: measureOf(width - (across?.ticks ?? 0), unit) };
     if (kind === 'notch' && (place === 'left' || place === 'right'))
-      return { ...shaping, from: measured(width - (from?.ticks ?? 0) - (across?.ticks ?? 0)) };
+      return { ...shaping, from: measureOf(width - (from?.ticks ?? 0) - (across?.ticks ?? 0), unit) };
     const mirrored = place.startsWith('top')
       ? place.replace('top', 'bottom')
       : place.replace('bottom', 'top');

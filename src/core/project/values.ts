@@ -15,6 +15,7 @@ import {
 import { findPart, homeOf, type Home } from './findPart';
 import { chosenOption } from './groups';
 import { identifier } from './names';
+import { fieldWords, measuresOf, type PartField } from './partMeasures';
 import { sidesOf } from './sides';
 import type { Extra, Group, Part, Project, Variable } from './types';
 
@@ -30,11 +31,6 @@ export interface Values {
   extras: Record<string, Result<number>>;
 }
 
-/** What of a part may follow from a formula. */
-export type PartField =
-  'length' | 'width' | 'shortOk' | 'fitOver' | 'measured' | 'quantity' | 'angle' | ShapeField;
-/** A measure of what is done to its outline: of which, from 0, and which one. */
-type ShapeField = `shape ${number} ${'along' | 'across' | 'from'}`;
 /** What a formula may say of a part. */
 const SAID = ['length', 'width', 'thickness', 'count', 'angle'] as const;
 type Said = (typeof SAID)[number];
@@ -97,43 +93,6 @@ const partValues = (part: Part, group: Group, inside: Reader, unit: LengthUnit):
   if (part.formulas?.angle !== undefined) put('angle', inside.angle(part.formulas.angle));
   return found;
 };
-
-/** What each of them is called in a sentence. */
-export const fieldWords = (field: PartField): string =>
-  field in WORDS ? WORDS[field as Exclude<PartField, ShapeField>] : 'shape';
-
-const WORDS: Record<Exclude<PartField, ShapeField>, string> = {
-  length: 'length',
-  width: 'width',
-  shortOk: 'may come out short by',
-  fitOver: 'a little over',
-  measured: 'length as measured',
-  quantity: 'how many',
-  angle: 'degrees off square',
-};
-
-/** A length of a part, with where in the part it stands. */
-export interface PartMeasure {
-  field: PartField;
-  measure: Part['length'];
-  path: (string | number)[];
-}
-
-/** The lengths of a part, each with its field. */
-export const measuresOf = (part: Part): PartMeasure[] => [
-  { field: 'length', measure: part.length, path: ['length'] },
-  { field: 'width', measure: part.width, path: ['width'] },
-  { field: 'shortOk', measure: part.shortOk, path: ['shortOk'] },
-  { field: 'fitOver', measure: part.fitOver ?? null, path: ['fitOver'] },
-  { field: 'measured', measure: part.measured?.length ?? null, path: ['measured', 'length'] },
-  ...(part.shape ?? []).flatMap((shaping, index): PartMeasure[] =>
-    (['along', 'across', 'from'] as const).map((name) => ({
-      field: `shape ${index} ${name}`,
-      measure: shaping[name],
-      path: ['shape', index, name],
-    })),
-  ),
-];
 
 /** Of what dimension the amount of an extra is, by its rule. */
 export const EXTRA_DIMENSIONS: Record<Extra['rule'], number> = {

@@ -1,4 +1,5 @@
-import type { Part, Project, ProjectChange } from './types';
+import { partOf } from './groups';
+import type { Project, ProjectChange } from './types';
 
 /** What stands for a field that is absent, where something else than absent says the same. */
 const ABSENT: Record<string, unknown> = {
@@ -43,7 +44,7 @@ const backOf = (project: Project, change: ProjectChange): ProjectChange[] | null
       return fields && [{ ...change, fields }];
     }
     case 'editPart': {
-      const fields = fieldsBefore(partIn(project, change.partId), change.fields);
+      const fields = fieldsBefore(partOf(project, change.partId), change.fields);
       return fields && [{ ...change, fields }];
     }
     case 'editVariable': {
@@ -68,9 +69,6 @@ const backOf = (project: Project, change: ProjectChange): ProjectChange[] | null
       return [{ ...change, excluded: project.excludedStores.includes(change.storeId) }];
   }
 };
-
-const partIn = ({ groups }: Project, partId: string): Part | undefined =>
-  groups.flatMap(({ options }) => options.flatMap(({ parts }) => parts)).find(({ id }) => id === partId);
 
 /** What the fields that are changed are now; null where one of them is absent and nothing stands for that. */
 const fieldsBefore = <F extends object>(held: object | undefined, fields: F): F | null => {

@@ -1,6 +1,6 @@
 import type { Ticks } from '../units';
 import type { Layout } from '../cutting/model';
-import { partLetters, resolve, withLetter, type Part, type Project } from '../project';
+import { partLetters, resolve, withLetter, type Project, partOf } from '../project';
 import { shapeWords } from '../project/shapeText';
 
 /** What is left to do by hand on the pieces of one part, once the saw has parted them. */
@@ -18,16 +18,11 @@ export interface HandWork {
 export const handWorkOf = (layout: Pick<Layout, 'pieces'>, project: Project): HandWork[] => {
   if (!layout.pieces.some(({ faces }) => faces)) return [];
   const letters = partLetters(project);
-  const parts = new Map(
-    project.groups.flatMap(({ options }) =>
-      options.flatMap((option) => option.parts.map((part): [string, Part] => [part.id, part])),
-    ),
-  );
   const widths = new Map(resolve(project).parts.map(({ id, width }) => [id, width]));
   const work = new Map<string, HandWork>();
   for (const { partId, part: name, faces } of layout.pieces) {
-    const part = parts.get(partId);
-    if (!faces || !part) continue;
+    const part = faces && partOf(project, partId);
+    if (!part) continue;
     const held = work.get(partId);
     const pairs = (held?.pairs ?? 0) + (faces.length > 1 ? 1 : 0);
     const words = held?.words ?? shapeWords(part, widths.get(partId) ?? 0, project.unit);

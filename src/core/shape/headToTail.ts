@@ -1,5 +1,5 @@
 import type { Ticks } from '../units';
-import type { Point } from '../cutting/model';
+import { turnedEndForEnd, type Point } from '../cutting/model';
 import { isConvex } from './geometry';
 
 /** Two of a shape out of one rectangle: how long that is, and the first of them as it lies there. The second is turned end for end. */
@@ -14,7 +14,7 @@ export interface Pair {
  */
 export const headToTail = (outline: Point[], length: Ticks, width: Ticks, kerf: Ticks): Pair | null => {
   if (!isConvex(outline)) return null;
-  const pairs = [outline, turn(outline, length, width)].map((first): Pair => ({
+  const pairs = [outline, turnedEndForEnd(outline, length, width)].map((first): Pair => ({
     length: length + leastShift(first, length, width, kerf),
     outline: first,
   }));
@@ -22,10 +22,6 @@ export const headToTail = (outline: Point[], length: Ticks, width: Ticks, kerf: 
   const best = one && other && other.length < one.length ? other : one;
   return best && best.length < 2 * length + kerf ? best : null;
 };
-
-/** A shape turned end for end in its own rectangle, its face still up. */
-export const turn = (outline: Point[], length: Ticks, width: Ticks): Point[] =>
-  outline.map(([x, y]): Point => [length - x, width - y]);
 
 /**
  * How far along the second lies. For a shape A that is nowhere hollow, the places of the second, A turned, at which the two are nearer

@@ -3,7 +3,8 @@ import { fromInches } from '../units';
 import { SQUARE } from '../lumber';
 import { areaOf, edgeOf, flatten, shapeOf, type Operation, type Shape } from '.';
 import { distanceToLine, doCross } from './geometry';
-import { headToTail, turn } from './headToTail';
+import { turnedEndForEnd as turn } from '../cutting/model';
+import { headToTail } from './headToTail';
 import { CORNERS, EDGES, placesOf, type OperationKind } from './types';
 
 const inches = fromInches;

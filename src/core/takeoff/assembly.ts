@@ -2,6 +2,7 @@ import type { Ticks } from '../units';
 import {
   chosenOption,
   copiesOf,
+  fitOverOf,
   hasParts,
   madeNow,
   resolve,
@@ -91,7 +92,7 @@ const stepsOf = (group: Group, option: Option, project: Project, own: OwnMateria
   const wooden = pieces.filter(({ kind }) => kind !== 'hardware');
   const hardware = pieces.filter(({ kind }) => kind === 'hardware');
   const toFit = option.parts
-    .filter(({ fitOver, measured, shape = [] }) => fitOver && !measured && shape.length === 0)
+    .filter((part) => fitOverOf(part) > 0)
     .map(({ id, name }) => ({ partId: id, name }));
   const joins = joinsOf(group, option, project, own);
   const diagonal = diagonalOf(group, option, project);

@@ -27,9 +27,7 @@ export const Decided = ({ open, onLook, held }: Props) => {
   const ways = useMemo(
     () =>
       latest.flatMap(({ id, name, back }): Alternative[] =>
-        back && back.length > 0
-          ? [{ id: `back:${id}`, name: `Without: ${name}`.slice(0, 200), changes: back }]
-          : [],
+        back && back.length > 0 ? [{ id: `back:${id}`, name: `Without: ${name}`, changes: back }] : [],
       ),
     [latest],
   );

@@ -1,13 +1,14 @@
 import { StyleSheet, View } from 'react-native';
-import { formatLength, fromInches, fromMm, writeLength, type LengthUnit } from '@/core/units';
+import { formatLength, fromInches, fromMm, type LengthUnit } from '@/core/units';
 import {
   faceOf,
   identifier,
   sidesOf,
-  type Measure,
   type Part,
   type Project,
   type Shaping,
+  measure,
+  measureOf,
 } from '@/core/project';
 import { shapingAt, shapeWords } from '@/core/project/shapeText';
 import { blankLength, flatten, measuresWanted, placesOf, type OperationKind, type Shape } from '@/core/shape';
@@ -82,11 +83,17 @@ export const ShapeFields = ({ part, project, groupId, edit }: Props) => {
           onRemove={() => setShape(shape.filter((_, at) => at !== index))}
         />
       ))}
-      {shape.length > 0 && size ? (
-        <Face part={part} unit={project.unit} size={size} tone={group ? partTone(part, group) : 'softwood'} />
-      ) : null}
-      {shape.length > 0 && face?.ok ? (
-        <Template shape={face.value} name={part.name} unit={project.unit} />
+      {shape.length > 0 && size && face?.ok ? (
+        <>
+          <Face
+            face={face.value}
+            size={size}
+            unit={project.unit}
+            tone={group ? partTone(part, group) : 'softwood'}
+            label={`${part.name}, to scale: ${shapeWords(part, size.width, project.unit)}`}
+          />
+          <Template shape={face.value} name={part.name} unit={project.unit} />
+        </>
       ) : null}
       <ActionMenu
         label="Shape it"
@@ -117,15 +124,13 @@ const sizeOf = (part: Part, { groups, unit }: Project, groupId: string): Size | 
 /** Half of what there is, so that the drawing shows at once what it does. */
 const newShaping = (kind: OperationKind, part: Part, project: Project, width: number): Shaping => {
   const { unit } = project;
-  const measure = (ticks: number): Measure => ({ text: writeLength(ticks, unit), ticks });
   const step = unit === 'in' ? fromInches(1 / 8) : fromMm(1);
-  const nice = (ticks: number) => measure(Math.max(step, Math.round(ticks / step) * step));
+  const nice = (ticks: number) => measureOf(Math.max(step, Math.round(ticks / step) * step), unit);
   const length = part.length?.ticks ?? 0;
   const place = kind === 'taper' || kind === 'clip' ? 'top right' : (placesOf(kind)[0] ?? 'top right');
-  const free = kind === 'curve' ? 'bottom' : place;
   return shapingAt(
     kind,
-    free,
+    place,
     kind === 'taper' || kind === 'hole' ? { from: nice(length / 2) } : {},
     nice(kind === 'hole' ? width / 2 : Math.min(width, length) / 3),
   );
@@ -143,19 +148,29 @@ const triangle = (part: Part, size: Size | null): Shaping => {
   };
 };
 
-const Face = ({ part, unit, size, tone }: { part: Part; unit: LengthUnit; size: Size; tone: WoodTone }) => {
+const Face = ({
+  face,
+  size,
+  unit,
+  tone,
+  label,
+}: {
+  face: Shape;
+  size: Size;
+  unit: LengthUnit;
+  tone: WoodTone;
+  label: string;
+}) => {
   const colors = useColors();
-  const face = faceOf(part, size, unit);
-  if (!face.ok) return null;
   return (
     <FaceDrawing
       length={blankLength(size)}
       width={size.width}
-      outline={flatten(face.value.outline)}
-      holes={face.value.holes}
+      outline={flatten(face.outline)}
+      holes={face.holes}
       color={colors.wood[tone]}
       say={(ticks) => formatLength(ticks, unit)}
-      label={`${part.name}, to scale: ${shapeWords(part, size.width, unit)}`}
+      label={label}
     />
   );
 };
@@ -210,8 +225,7 @@ const OneShaping = ({
   const { kind, place } = shaping;
   const done = KINDS.find((one) => one.kind === kind)?.done ?? kind;
   const places = placesOf(kind);
-  const step: Measure =
-    project.unit === 'in' ? { text: '1', ticks: fromInches(1) } : { text: '25', ticks: fromMm(25) };
+  const step = project.unit === 'in' ? measure('1', 'in') : measure('25', 'mm');
   return (
     <Row style={styles.one}>
       <View style={styles.fields} role="group" aria-label={done}>

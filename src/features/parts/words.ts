@@ -1,6 +1,6 @@
 import { formatLength, type LengthUnit } from '@/core/units';
 import { describeEnds, parseEnds, parseSection, describeSection } from '@/core/lumber';
-import { type Exposure, type Group, type Part } from '@/core/project';
+import { fitOverOf, type Exposure, type Group, type Part } from '@/core/project';
 import { shapeWords } from '@/core/project/shapeText';
 
 /** Where a group may stand, in words. */
@@ -23,7 +23,7 @@ export const partWords = (part: Omit<Part, 'id'>, unit: LengthUnit): string => {
     size,
     ends.ok && ends.value.shape !== 'square' ? describeEnds(ends.value) : '',
     shapeWords(part, widthOf(part, unit), unit),
-    part.fitOver && !part.measured && !part.shape?.length ? 'cut to fit' : '',
+    fitOverOf(part) > 0 ? 'cut to fit' : '',
     part.grain === 'length' ? 'grain along the length' : '',
     part.materials.join(' or '),
   ]

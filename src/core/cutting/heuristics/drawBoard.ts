@@ -1,6 +1,6 @@
 import type { Ticks } from '../../units';
 import {
-  facesOn,
+  pieceOf,
   type SawSettings,
   type Item,
   slantOffset,
@@ -160,21 +160,6 @@ const shares = (pieces: BoardPiece[], missing: Ticks): Ticks[] => {
     }
   }
   return cut;
-};
-
-/** A part as a piece of a layout. */
-export const pieceOf = (part: Item, outline: Point[]): Piece => ({
-  partId: part.id,
-  part: part.name,
-  group: part.group,
-  ends: part.ends,
-  outline,
-  ...withFaces(part, outline),
-});
-
-const withFaces = (part: Item, outline: Point[]): Pick<Piece, 'faces'> => {
-  const faces = facesOn(part, outline);
-  return faces ? { faces } : {};
 };
 
 /** How a slanted piece lies in a rectangle of its reach, cut from a wider board. */

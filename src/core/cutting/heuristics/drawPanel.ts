@@ -1,5 +1,6 @@
 import type { Ticks } from '../../units';
 import {
+  pieceOf,
   type SawSettings,
   extentOf,
   isLeaf,
@@ -16,7 +17,7 @@ import {
   type Nested,
   type Cut,
 } from '../model';
-import { drawRow, outlineIn, pieceOf, shortOf, type Drawing, type Room } from './drawBoard';
+import { drawRow, outlineIn, shortOf, type Drawing, type Room } from './drawBoard';
 import { boardPiece } from './packBoards';
 
 /** A sheet or ripped board as outlines, cuts in an order that can be done, and offcuts; pieces as long as there is room for. */

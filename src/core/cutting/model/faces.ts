@@ -6,7 +6,7 @@ import type { Piece, Point } from './plan';
  * The finished faces of a piece that is shaped after it is sawn, as they lie in its rectangle on the board: one, or two head to tail.
  * Undefined: the piece is finished as it is sawn, or lies on its edge, where its face is not seen and only their number counts.
  */
-export const facesOn = (
+const facesOn = (
   { shape, length, width }: Pick<Item, 'shape' | 'length' | 'width'>,
   outline: Point[],
 ): Point[][] | undefined => {
@@ -14,7 +14,7 @@ export const facesOn = (
   const { left, bottom, along, across } = boxOf(outline);
   const place = placing(length, width, along, across);
   const one = shape.outline;
-  const faces = shape.pieces === 2 ? [one, one.map(([x, y]): Point => [length - x, width - y])] : [one];
+  const faces = shape.pieces === 2 ? [one, turnedEndForEnd(one, length, width)] : [one];
   return faces.map((face) =>
     place
       ? face.map((corner): Point => {
@@ -37,6 +37,23 @@ const NEAR = 3;
 
 /** How many finished pieces a piece on a board is. */
 export const finishedCount = ({ faces }: Pick<Piece, 'faces'>): number => faces?.length ?? 1;
+
+/** A shape turned end for end in its own rectangle, its face still up. */
+export const turnedEndForEnd = (outline: Point[], length: Ticks, width: Ticks): Point[] =>
+  outline.map(([x, y]): Point => [length - x, width - y]);
+
+/** An item as a piece of a layout, cut as `outline`. */
+export const pieceOf = (item: Item, outline: Point[]): Piece => {
+  const faces = facesOn(item, outline);
+  return {
+    partId: item.id,
+    part: item.name,
+    group: item.group,
+    ends: item.ends,
+    outline,
+    ...(faces ? { faces } : {}),
+  };
+};
 
 const boxOf = (outline: Point[]) => {
   const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];

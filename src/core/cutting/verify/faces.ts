@@ -1,8 +1,7 @@
 import type { Ticks } from '../../units';
 import type { Item } from '../model';
+import { boxOf, type Point } from './box';
 import type { LayoutToCheck, Note } from './types';
-
-type Point = [x: Ticks, y: Ticks];
 
 /** Rounding of corners to ticks, and of lengths in files. */
 const NEAR = 4;
@@ -22,30 +21,24 @@ export const checkFaces = (
   const drawn = faces ?? [];
   if (drawn.length !== wanted) return note(place, `is drawn as ${drawn.length} shapes, and is ${wanted}`);
   if (!part.shape) return;
-  const [box, shape] = [boundsOf(outline), part.shape.outline];
+  const [box, shape] = [boxOf(outline), part.shape.outline];
   const isOnEdge =
     drawn.every((face) => face.length === 4 && isAlike(face, outline)) && !isAlike(shape, outline);
   // On its edge the face is not seen: the pieces are only counted.
-  if (isOnEdge && part.kind === 'board' && Math.abs(box.high - part.width) > NEAR) return;
+  if (isOnEdge && part.kind === 'board' && Math.abs(box.top - box.bottom - part.width) > NEAR) return;
   for (const face of drawn) {
-    const own = boundsOf(face);
+    const own = boxOf(face);
     const isIn =
-      own.x >= box.x - NEAR &&
-      own.y >= box.y - NEAR &&
-      own.x + own.wide <= box.x + box.wide + NEAR &&
-      own.y + own.high <= box.y + box.high + NEAR;
+      own.left >= box.left - NEAR &&
+      own.bottom >= box.bottom - NEAR &&
+      own.right <= box.right + NEAR &&
+      own.top <= box.top + NEAR;
     if (!isIn) note(place, 'is shaped beyond what is sawn for it');
     if (!turnsOf(shape).some((turned) => isAlike(turned, face))) note(place, 'is not shaped as its part is');
   }
   const [first, second] = drawn;
   if (first && second && clearance(first, second) < kerf - NEAR)
     note(place, 'is laid head to tail closer than a kerf');
-};
-
-const boundsOf = (points: Point[]) => {
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  return { x, y, wide: Math.max(...xs) - x, high: Math.max(...ys) - y };
 };
 
 /** An outline in its four turns by a quarter, face up. */
@@ -58,11 +51,13 @@ const turnsOf = (shape: Point[]): Point[][] => {
 /** Whether two outlines are one, wherever they lie: corner by corner, from some corner on. */
 const isAlike = (a: Point[], b: Point[]): boolean => {
   if (a.length !== b.length) return false;
-  const [at, to] = [boundsOf(a), boundsOf(b)];
+  const [at, to] = [boxOf(a), boxOf(b)];
   return b.some((_, from) =>
     a.every(([x, y], index) => {
       const [u = 0, v = 0] = b[(from + index) % b.length] ?? [];
-      return Math.abs(x - at.x - (u - to.x)) <= NEAR && Math.abs(y - at.y - (v - to.y)) <= NEAR;
+      return (
+        Math.abs(x - at.left - (u - to.left)) <= NEAR && Math.abs(y - at.bottom - (v - to.bottom)) <= NEAR
+      );
     }),
   );
 };

@@ -1,6 +1,7 @@
 import type { Ticks } from '../../units';
 import type { SawSettings, Item } from '../model';
 import { nameKey } from '../../nameKey';
+import { boxOf, type Box, type Point } from './box';
 import { checkFaces } from './faces';
 import {
   newestOf,
@@ -11,23 +12,9 @@ import {
   type SectionSize,
 } from './types';
 
-type Point = [x: Ticks, y: Ticks];
-
 /** Rounding of lengths in files: a tick is 1/320 mm, and a slant is rounded to one. */
 export const NEAR = 3;
 const isNear = (a: number, b: number): boolean => Math.abs(a - b) <= NEAR;
-
-interface Box {
-  left: number;
-  right: number;
-  bottom: number;
-  top: number;
-}
-
-const boxOf = (outline: Point[]): Box => {
-  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
-  return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) };
-};
 
 /**
  * Whether every piece of a layout is the part it says, lies on the board, and can be sawn from its neighbours. `partsOf` gives

@@ -2,7 +2,8 @@ import { assertNever } from '../../assertNever';
 import { parseLength, writeLength, type LengthUnit } from '../../units';
 import { pinUnits, renameVariable, replaceVariable } from '../rewrite';
 import type { Measure, Project } from '../types';
-import { isFormula, measuresOf } from '../values';
+import { measuresOf } from '../partMeasures';
+import { isFormula } from '../values';
 import { assign, optionsOf, takeOut, type ProjectDraft } from './draft';
 import type { DetailCommand } from './types';
 

@@ -1,12 +1,10 @@
+import { partOf } from '../groups';
 import type { Command } from './types';
 import type { Project, PurchaseLine } from '../types';
 
 /** What a part is called in the list of what was done. */
 export const partName = (project: Project, partId: string): string =>
-  project.groups
-    .flatMap(({ options }) => options)
-    .flatMap(({ parts }) => parts)
-    .find(({ id }) => id === partId)?.name ?? 'a part';
+  partOf(project, partId)?.name ?? 'a part';
 
 /** What a group is called in the list of what was done. */
 export const groupName = (project: Project, groupId: string): string =>
